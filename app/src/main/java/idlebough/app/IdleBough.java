@@ -1,0 +1,2 @@
+package idlebough.app;
+public class IdleBough { public static void main(String[] a) {} }

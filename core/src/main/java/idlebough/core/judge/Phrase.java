@@ -1,0 +1,34 @@
+package idlebough.core.judge;
+
+import idlebough.core.measure.Display;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A sentence with figures in it, put into words only when it is known who reads it. Each {@code {}} takes the next of
+ * the arguments: an {@link Amount} in the reader's units, a date, or text as it is.
+ */
+public record Phrase(String pattern, List<Object> arguments) {
+
+  public static Phrase of(String pattern, Object... arguments) {
+    return new Phrase(pattern, List.of(arguments));
+  }
+
+  public String in(Display display) {
+    StringBuilder words = new StringBuilder();
+    int next = 0;
+    int from = 0;
+    for (int at = pattern.indexOf("{}"); at >= 0; at = pattern.indexOf("{}", from)) {
+      words.append(pattern, from, at).append(word(arguments.get(next++), display));
+      from = at + 2;
+    }
+    return words.append(pattern.substring(from)).toString();
+  }
+
+  private static String word(Object argument, Display display) {
+    if (argument instanceof Amount amount) {
+      return display.text(amount.value(), amount.quantity());
+    }
+    return argument instanceof LocalDate day ? display.date(day) : String.valueOf(argument);
+  }
+}
