@@ -57,12 +57,9 @@ public record Display(UnitSystem system, Locale locale) {
     if (base == null) {
       return "";
     }
-    if (system == UnitSystem.US && quantity.inFeetAndInches()) {
-      return feetAndInches(base, 0.5).replace('\u00a0', ' ').replace('\u2212', '-');
-    }
     NumberFormat format = NumberFormat.getNumberInstance(locale);
     format.setGroupingUsed(false);
-    format.setMaximumFractionDigits(quantity.decimals(system) + 2);
+    format.setMaximumFractionDigits(Math.max(3, quantity.decimals(system) + 2));
     return format.format(quantity.unit(system).fromBase(base)).replace('\u2212', '-');
   }
 

@@ -13,11 +13,11 @@ import java.util.regex.Pattern;
  * comma unless the locale groups with commas and exactly three digits follow it.
  */
 public final class Spoken {
-  private static final Pattern PART =
-      Pattern.compile("\\s*([+\\-−]?)\\s*(\\d[\\d.,\\u00a0\\u202f' ]*?|[.,]\\d+)?\\s*([½¼¾]|\\d+\\s*/\\s*\\d+)?\\s*"
-          + "(mm/hr?|in/hr?|cm|mm|km|metres?|meters?|m²|m2|m³|m3|m|inches|inch|in|''|\"|″|feet|foot|ft²|ft2|ft³|ft3|ft|'|′|"
-          + "yards?|yd|litres?|liters?|l|gallons?|gal|quarts?|qt|cuft|sqft|kg|g|lbs?|pounds?|oz|[°º]?c|[°º]?f|ha|acres?|ac|hours|h|%|deg|°)?"
-          + "(?=[\\s\\d]|$)", Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+  private static final String UNITS = "mm/hr?|in/hr?|cm|mm|km|metres?|meters?|m²|m2|m³|m3|m|inches|inch|in|''|\"|″|feet|foot|ft²|ft2|ft³|ft3|ft|'|′|"
+      + "yards?|yd|litres?|liters?|l|gallons?|gal|quarts?|qt|cuft|sqft|kg|g|lbs?|pounds?|oz|[°º]?c|[°º]?f|ha|acres?|ac|hours|h|%|deg|°";
+  /** Sign; a figure, or a whole number and a fraction; a unit. */
+  private static final Pattern PART = Pattern.compile("[\\s\\u00a0]*([+\\-−]?)[\\s\\u00a0]*(?:(?:(\\d++)\\s*+)?([½¼¾])|(?:(\\d++)\\s++)?(\\d++/[1-9]\\d*+)|((?:\\d++(?:[.,]\\d++)*+)|[.,]\\d++))[\\s\\u00a0]*+(?:("
+      + UNITS + ")(?=[\\s\\u00a0\\d]|$))?+", Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
   private Spoken() {}
 
@@ -41,19 +41,19 @@ public final class Spoken {
     int parts = 0;
     while (at < text.length()) {
       part.region(at, text.length());
-      if (!part.lookingAt() || part.end() == at || (part.group(2) == null && part.group(3) == null)) {
+      if (!part.lookingAt() || part.group(7) == null && part.end() < text.length() && !Character.isWhitespace(text.charAt(part.end() - 1))) {
         return notUnderstood(typed, quantity, system, locale);
       }
-      Unit unit = part.group(4) == null ? (last == Unit.FOOT ? Unit.INCH : beside) : named(part.group(4), quantity);
+      Unit unit = part.group(7) == null ? (last == Unit.FOOT ? Unit.INCH : beside) : named(part.group(7), quantity);
       if (unit == null || unit.dimension() != quantity.dimension()) {
-        return Entry.wrong("“" + part.group(4) + "” does not measure this; write it in " + beside.symbol() + ", like "
+        return Entry.wrong("“" + part.group(7) + "” does not measure this; write it in " + beside.symbol() + ", like "
             + example(quantity, system, locale) + ".");
       }
-      Double number = part.group(2) == null ? Double.valueOf(0) : number(part.group(2), locale);
+      Double number = part.group(6) == null ? Double.valueOf(whole(part)) : number(part.group(6), locale);
       if (number == null) {
         return notUnderstood(typed, quantity, system, locale);
       }
-      double value = number + fraction(part.group(3));
+      double value = number;
       if (parts == 0) {
         sign = part.group(1).isEmpty() || part.group(1).equals("+") ? 1 : -1;
         total = unit.dimension() == Unit.Dimension.TEMPERATURE ? unit.toBase(sign * value) : unit.toBase(value);
@@ -81,7 +81,7 @@ public final class Spoken {
 
   /** Null when the digits cannot be one number. */
   static Double number(String typed, Locale locale) {
-    String digits = typed.replaceAll("[\\u00a0\\u202f' ]", "");
+    String digits = typed;
     char localeDecimal = DecimalFormatSymbols.getInstance(locale).getDecimalSeparator();
     char localeGroup = localeDecimal == ',' ? '.' : ',';
     boolean hasDot = digits.indexOf('.') >= 0;
@@ -101,20 +101,13 @@ public final class Spoken {
     }
   }
 
-  private static double fraction(String typed) {
-    if (typed == null) {
-      return 0;
+  private static double whole(Matcher part) {
+    if (part.group(3) != null) {
+      double share = part.group(3).equals("½") ? 0.5 : part.group(3).equals("¼") ? 0.25 : 0.75;
+      return (part.group(2) == null ? 0 : Double.parseDouble(part.group(2))) + share;
     }
-    return switch (typed) {
-      case "½" -> 0.5;
-      case "¼" -> 0.25;
-      case "¾" -> 0.75;
-      default -> {
-        String[] halves = typed.split("/");
-        double below = Double.parseDouble(halves[1].strip());
-        yield Double.parseDouble(halves[0].strip()) / below;
-      }
-    };
+    String[] halves = part.group(5).split("/");
+    return (part.group(4) == null ? 0 : Double.parseDouble(part.group(4))) + Double.parseDouble(halves[0]) / Double.parseDouble(halves[1]);
   }
 
   private static Entry notUnderstood(String typed, Quantity quantity, UnitSystem system, Locale locale) {

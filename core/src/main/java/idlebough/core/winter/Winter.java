@@ -1,0 +1,19 @@
+package idlebough.core.winter;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One winter reckoned.
+ *
+ * @param year in which it ends
+ * @param totals per model; empty when the winter is left out
+ * @param daily running total at the end of each day of the window, per model
+ * @param lowest temperature of the window, °C; NaN when left out
+ */
+public record Winter(int year, StationRecord.Status status, int missingDays, Map<ChillModel, Double> totals,
+    Map<ChillModel, List<Double>> daily, double lowest) {
+  public boolean usable() {
+    return status.usable();
+  }
+}

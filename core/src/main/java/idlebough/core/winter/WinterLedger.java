@@ -1,0 +1,98 @@
+package idlebough.core.winter;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All winters of a record under all chill models, in one pass each. The hours are built from the whole record first and
+ * the season cut out of them, so that the window's edges have their neighbour days.
+ */
+public final class WinterLedger {
+  private final Season season;
+  private final List<Winter> winters;
+
+  private WinterLedger(Season season, List<Winter> winters) {
+    this.season = season;
+    this.winters = List.copyOf(winters);
+  }
+
+  /**
+   * @param latitude degrees, south negative; decides day length and the season
+   */
+  public static WinterLedger of(StationRecord record, double latitude) {
+    Season season = Season.at(latitude);
+    List<Winter> winters = new ArrayList<>();
+    if (!record.isEmpty()) {
+      for (int year = record.first().getYear(); year <= record.last().getYear() + 1; year++) {
+        LocalDate from = season.first(year);
+        LocalDate to = season.last(year);
+        if (!to.isBefore(record.first()) && !from.isAfter(record.last())) {
+          winters.add(reckon(record, latitude, year, from, to));
+        }
+      }
+    }
+    return new WinterLedger(season, winters);
+  }
+
+  private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
+    StationRecord.Window window = record.window(from, to);
+    if (!window.status().usable()) {
+      return new Winter(year, window.status(), window.missing(), Map.of(), Map.of(), Double.NaN);
+    }
+    List<DailyExtremes> days = new ArrayList<>(window.days());
+    DailyExtremes before = record.on(from.minusDays(1));
+    DailyExtremes after = record.on(to.plusDays(1));
+    if (before != null) {
+      days.add(0, before);
+    }
+    if (after != null) {
+      days.add(after);
+    }
+    double[] hours = HourlyCurve.of(days, latitude);
+    int start = before == null ? 0 : 24;
+    int length = window.days().size();
+    Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
+    Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
+    for (ChillModel model : ChillModel.values()) {
+      ChillState state = model.begin();
+      List<Double> running = new ArrayList<>(length);
+      for (int day = 0; day < length; day++) {
+        for (int h = 0; h < 24; h++) {
+          state.accept(hours[start + 24 * day + h]);
+        }
+        running.add(state.total());
+      }
+      totals.put(model, state.total());
+      daily.put(model, Collections.unmodifiableList(running));
+    }
+    double lowest = window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
+    return new Winter(year, window.status(), window.missing(), totals, daily, lowest);
+  }
+
+  public Season season() {
+    return season;
+  }
+
+  /** Every winter that the record touches, also those left out. */
+  public List<Winter> winters() {
+    return winters;
+  }
+
+  public List<Winter> usable() {
+    return winters.stream().filter(Winter::usable).toList();
+  }
+
+  /** Totals of the usable winters, oldest first. */
+  public double[] totals(ChillModel model) {
+    return usable().stream().mapToDouble(winter -> winter.totals().get(model)).toArray();
+  }
+
+  /** The lowest temperature of each usable winter, oldest first. */
+  public double[] lowest() {
+    return usable().stream().mapToDouble(Winter::lowest).toArray();
+  }
+}
