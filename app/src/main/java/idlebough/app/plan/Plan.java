@@ -1,0 +1,25 @@
+package idlebough.app.plan;
+
+import idlebough.app.daybook.Measure;
+import idlebough.app.daybook.Note;
+import idlebough.app.layout.Peg;
+import idlebough.app.layout.PlanSettings;
+import idlebough.app.layout.Tree;
+import idlebough.app.layout.WayChoice;
+import idlebough.app.site.Pit;
+import idlebough.app.site.Site;
+import idlebough.app.variety.Choice;
+import idlebough.app.variety.OwnFigure;
+import idlebough.core.winter.StationRecord;
+import java.util.List;
+
+/** Everything stored of one orchard, as it stood at one revision. */
+public record Plan(Orchard orchard, Site site, PlanSettings settings, List<Pit> pits, List<Choice> choices, List<OwnFigure> ownFigures,
+    List<WayChoice> ways, List<Peg> pegs, List<Tree> trees, List<Measure> measures, List<Note> notes, StationRecord weather, String stationName) {
+
+  /** The same plan with one peg elsewhere: what a drag asks about. */
+  public Plan withPegAt(String pegId, double x, double y) {
+    List<Peg> moved = pegs.stream().map(peg -> peg.id().equals(pegId) ? new Peg(peg.id(), peg.orchardId(), peg.label(), x, y, peg.version(), peg.deleted()) : peg).toList();
+    return new Plan(orchard, site, settings, pits, choices, ownFigures, ways, moved, trees, measures, notes, weather, stationName);
+  }
+}

@@ -1,0 +1,68 @@
+package idlebough.app.web;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.Quantity;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
+public record Reader(String accountId, String name, Display display) {
+  public String of(Amount amount) {
+    return display.text(amount.value(), amount.quantity());
+  }
+
+  public String of(Phrase phrase) {
+    return phrase.in(display);
+  }
+
+  public String length(Double metres) {
+    return display.text(metres, Quantity.LENGTH);
+  }
+
+  public String cm(Double metres) {
+    return display.text(metres, Quantity.SHORT_LENGTH);
+  }
+
+  public String fine(Double metres) {
+    return display.text(metres, Quantity.FINE_LENGTH);
+  }
+
+  public String tape(Double metres) {
+    return display.text(metres, Quantity.TAPE);
+  }
+
+  public String text(Double value, String quantity) {
+    return display.text(value, Quantity.valueOf(quantity));
+  }
+
+  public String unit(String quantity) {
+    return display.unit(Quantity.valueOf(quantity));
+  }
+
+  /** The same amount in the other system, for hovering. */
+  public String other(Amount amount) {
+    return display.other(amount.value(), amount.quantity());
+  }
+
+  public String date(LocalDate day) {
+    return display.date(day);
+  }
+
+  public String shortDate(LocalDate day) {
+    return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
+  }
+
+  public String moment(Instant instant, String zone) {
+    return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.of(zone)).format(instant);
+  }
+
+  /** A coordinate for a drawing: two decimals, a point. */
+  public String xy(double value) {
+    return String.format(Locale.ROOT, "%.2f", value);
+  }
+}
