@@ -114,6 +114,18 @@ public class Changes {
     run(scope, cause, Ids.next(), work);
   }
 
+  /** Weather comes in: it is kept as given and never undone row by row, but what it moves is told. */
+  @Transactional
+  public void weather(Scope scope, String cause, Runnable work) {
+    run(scope, cause, Ids.next(), pen -> work.run());
+  }
+
+  /** The orchard's name and time zone, which stand outside the plan. */
+  @Transactional
+  public void rename(Scope scope, String name, String zone) {
+    require(orchards.rename(scope, name, zone) >= 0 && orchards.find(scope) != null);
+  }
+
   private void run(Scope scope, String cause, String set, Consumer<Pen> work) {
     require(orchards.lock(scope) != null);
     Map<String, KeyFigures.Key> before = KeyFigures.of(reader.fresh(scope));
