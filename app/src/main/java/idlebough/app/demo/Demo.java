@@ -64,14 +64,16 @@ public class Demo implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments arguments) {
+    PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
     if (accounts.find(AccountController.DEMO) != null) {
+      out.println("Demo is there from an earlier start");
       return;
     }
     String password = AccountService.random();
     Account maren = accounts.signUp(AccountController.DEMO, "I. Maren", password, UnitSystem.METRIC, "en-GB");
     quillane(maren.id());
     terrace(maren.id());
-    new PrintStream(System.out, true, StandardCharsets.UTF_8).println("Demo sign-in: " + AccountController.DEMO + " / " + password);
+    out.println("Demo sign-in: " + AccountController.DEMO + " / " + password);
   }
 
   private void quillane(String account) {

@@ -4,12 +4,13 @@ import idlebough.app.plan.Changes;
 import idlebough.app.plan.Ids;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
+import idlebough.app.plan.TreeView;
 import idlebough.app.variety.Choice;
+import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.RowFill;
 import idlebough.core.planting.Form;
 import idlebough.core.rootstock.Rootstock;
 import idlebough.core.rootstock.TreeSize;
-import idlebough.core.site.Point;
 import idlebough.core.variety.Variety;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -54,11 +55,8 @@ public class LayoutService {
     double pitch = settings.pattern() == RowFill.Pattern.TRIANGLE ? Math.max(RowFill.hexPitch(inRow), inRow * 0.5 + settings.alley()) : inRow + settings.alley();
     double bearing = settings.bearing() != null ? settings.bearing() : plan.plot().longestSideBearing();
     List<RowFill.Place> places = RowFill.best(plan.plot(), settings.margin(), bearing, settings.pattern(), inRow, pitch);
-    Map<String, Peg> pegs = new HashMap<>();
-    plan.plan().pegs().forEach(peg -> pegs.put(peg.id(), peg));
-    List<Point> standing = plan.plan().trees().stream().filter(tree -> tree.state().stands() && tree.state() != TreeState.PLANNED && pegs.containsKey(tree.pegId()))
-        .map(tree -> new Point(pegs.get(tree.pegId()).x(), pegs.get(tree.pegId()).y())).toList();
-    List<RowFill.Place> free = places.stream().filter(place -> standing.stream().allMatch(at -> at.distance(place.at()) >= 0.8 * inRow)).toList();
+    List<PlannedTree> standing = plan.trees().stream().filter(tree -> tree.row().state() != TreeState.PLANNED).map(TreeView::planned).toList();
+    List<RowFill.Place> free = places.stream().filter(place -> standing.stream().allMatch(tree -> tree.place().distance(place.at()) >= (tree.size().spread() + inRow) / 2)).toList();
     Deque<Choice> order = order(plan.plan().choices());
     int wanted = order.size();
     int placed = Math.min(wanted, free.size());

@@ -130,6 +130,12 @@ public final class Reckoning {
     return choice.rootstockKey() == null ? null : Rootstocks.find(choice.rootstockKey());
   }
 
+  /** The pits that speak for a choice's trees; all of them while none has a place. */
+  private List<SoilPit> pitsOf(Choice choice) {
+    List<SoilPit> pits = trees().stream().filter(tree -> choice.id().equals(tree.row().choiceId()) && tree.footing() == Footing.GRADE && tree.pit() != null).map(TreeView::pit).distinct().toList();
+    return trees().stream().anyMatch(tree -> choice.id().equals(tree.row().choiceId())) ? pits : pits();
+  }
+
   // Partners
 
   public PartnerWeb web() {
@@ -254,7 +260,7 @@ public final class Reckoning {
         case "winter" -> found.addAll(WinterRules.judge(winters));
         case "variety" -> chosen().forEach(key -> found.addAll(verdict(key).findings()));
         case "pollination" -> found.addAll(web().findings());
-        case "rootstock" -> plan.choices().forEach(choice -> found.addAll(RootstockRules.judge("choice:" + choice.id(), variety(choice.varietyKey()), stock(choice), pits())));
+        case "rootstock" -> plan.choices().forEach(choice -> found.addAll(RootstockRules.judge("choice:" + choice.id(), variety(choice.varietyKey()), stock(choice), pitsOf(choice))));
         case "layout" -> found.addAll(LayoutRules.judge(plot(), trees().stream().map(TreeView::planned).toList(), web()));
         case "irrigation" -> trees().stream().filter(TreeView::toPlant).forEach(tree -> found.addAll(tree.season().findings("tree:" + tree.id(), tree.label())));
         case "planting" -> planting(found);

@@ -91,7 +91,7 @@ public class PlantingController {
     PlantingSection s = tree.section();
     List<Figure> figures = new ArrayList<>();
     if (s.hasUnion()) {
-      figures.add(Figure.of("union", "Union above the board on planting day", Amount.fine(s.unionToday()), "", s::heightWorking));
+      figures.add(Figure.of("union", "Union above the board, planting day", Amount.fine(s.unionToday()), "", s::heightWorking));
     }
     figures.add(Figure.of("flare", "Flare above the board", Amount.fine(s.raise()), "proud", s::raiseWorking));
     if (tree.footing() != Footing.GRADE) {

@@ -37,15 +37,8 @@ public record SectionDrawing(PlantingSection section, SoilPit pit, int weeks, do
     return section.raise() - sunk;
   }
 
-  /** Where the storms come from, in words. */
-  public String storm() {
-    Double bearing = section.setting().stormWind();
-    return bearing == null ? null : compass(bearing);
-  }
-
-  /** One of sixteen points. */
-  public static String compass(double bearing) {
-    String[] points = {"N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW"};
-    return points[(int) Math.round(bearing / 22.5) % 16];
+  /** Bearing from which storms come, degrees; null when not known. */
+  public Double storm() {
+    return section.setting().stormWind();
   }
 }

@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/rootstocks")
 public class RootstockController {
+  private static final double OVERLAP = 0.62;
   private final Pages pages;
 
   RootstockController(Pages pages) {
@@ -56,7 +57,8 @@ public class RootstockController {
       List<Offer> offers = Rootstocks.forCrop(variety.crop().key()).stream().map(stock -> new Offer(stock, TreeSize.of(variety, stock), Rootstocks.misfit(variety, stock), stock.equals(picked.stock()), TreeSize.working(variety, stock))).toList();
       model.addAttribute("offers", offers);
       model.addAttribute("about", pages.about(plan, Stage.ROOTSTOCKS.room(), "choice:" + picked.choice().id()));
-      double width = offers.stream().mapToDouble(o -> o.size().spread()).sum() + 0.6 * offers.size() + 1.5;
+      // Crowns may overlap in the drawing: their outlines are compared, not planted.
+      double width = OVERLAP * offers.stream().mapToDouble(o -> o.size().spread()).sum() + 3;
       double height = offers.stream().mapToDouble(o -> o.size().height()).max().orElse(2);
       double scale = Math.min(640 / width, 420 / height);
       List<Shape> shapes = new ArrayList<>();
@@ -64,7 +66,7 @@ public class RootstockController {
       for (Offer offer : offers) {
         double w = offer.size().spread() * scale;
         shapes.add(new Shape(offer, x + w / 2, w, 0.78 * offer.size().height() * scale, offer.size().height() * scale));
-        x += w + 0.6 * scale;
+        x += OVERLAP * w;
       }
       model.addAttribute("shapes", shapes);
       model.addAttribute("metre", scale);

@@ -39,6 +39,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/site")
 public class SiteController {
   private static final double SHEET_WIDTH = 726;
+  /** What the profile of a pit leaves for the plot. */
+  private static final double BESIDE_PROFILE = 580;
   private static final double SHEET_HEIGHT = 660;
   private final Pages pages;
   private final SiteMapper sites;
@@ -65,8 +67,7 @@ public class SiteController {
     Reckoning plan = pages.open(model, scope, Stage.SITE);
     Plot plot = plan.plot();
     model.addAttribute("plot", plot);
-    model.addAttribute("sheet", plot == null ? null : Sheet.of(plot, SHEET_WIDTH, SHEET_HEIGHT));
-    model.addAttribute("profile", new Sheet(150, 320, 200, 0, 260));
+    model.addAttribute("sheet", plot == null ? null : Sheet.of(plot, plan.pits().isEmpty() ? SHEET_WIDTH : BESIDE_PROFILE, SHEET_HEIGHT));
     return plan;
   }
 

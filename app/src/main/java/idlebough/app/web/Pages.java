@@ -57,6 +57,7 @@ public class Pages {
     model.addAttribute("because", because(scope));
     if (here != null) {
       model.addAttribute("findings", shown(plan, plan.doubts(here.room())));
+      model.addAttribute("sound", here == Stage.VARIETIES ? List.of() : shown(plan, plan.findings(here.room()).stream().filter(Finding::isSound).toList()));
     }
     return plan;
   }

@@ -61,6 +61,17 @@ public record Reader(String accountId, String name, Display display) {
     return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.of(zone)).format(instant);
   }
 
+  /** One of sixteen points of the compass. */
+  public String compass(double bearing) {
+    String[] points = {"N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW"};
+    return points[(int) Math.round(bearing / 22.5) % 16];
+  }
+
+  /** The last part of the address of a room's page. */
+  public String page(String room) {
+    return Stage.ofRoom(room).path();
+  }
+
   /** A coordinate for a drawing: two decimals, a point. */
   public String xy(double value) {
     return String.format(Locale.ROOT, "%.2f", value);

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
@@ -36,7 +37,7 @@ public class Troubles {
     return say(model, "There is nothing at this address.", "It may have been moved, or it belongs to someone else.");
   }
 
-  @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, IllegalArgumentException.class})
+  @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, MultipartException.class, IllegalArgumentException.class})
   @ResponseStatus(HttpStatus.BAD_REQUEST)
   String incomplete(Model model, Exception trouble) {
     LOG.info("Incomplete request: {}", trouble.getMessage());

@@ -70,7 +70,7 @@ public final class Almanac {
     }
     plan.trees().stream().map(Entry::season).filter(season -> season != null).findFirst().ifPresent(season -> season.weeks().forEach(week -> {
       double all = plan.trees().stream().map(Entry::season).filter(s -> s != null).mapToDouble(s -> s.weeks().get(week.number() - 1).total()).sum();
-      add(tasks, "water-" + week.number(), week.from(), week.from().plusDays(6), Phrase.of("Water, week {}: {} times, {} in all", Amount.count(week.number()), Amount.count(week.times()), Amount.litres(all)),
+      add(tasks, "water-" + week.number(), week.from(), week.from().plusDays(6), Phrase.of("Water, week {}: {}, {} in all", Amount.count(week.number()), week.times() == 1 ? "once" : week.times() == 2 ? "twice" : week.times() + " times", Amount.litres(all)),
           Phrase.of("{} of rain in the week needs none. Probe first.", Amount.of(FirstSeason.RAIN_INSTEAD, Quantity.RAIN)));
     }));
     add(tasks, "union-3", day.plusWeeks(3), day.plusWeeks(3).plusDays(6), Phrase.of("Look at the unions; top up sunken soil beside the ball, never on it"), Phrase.of("Two thirds of the settling is done."));

@@ -27,8 +27,8 @@ import java.util.Map;
 public record FirstSeason(double wateringIn, List<Week> weeks, boolean warm, RootBallTank tank, Setting setting) {
   public static final String BALL_DRY = "irrigation.ball-dry";
   public static final String DROUGHTY = "irrigation.droughty";
-  /** An inch of rain a week needs no watering. */
-  public static final double RAIN_INSTEAD = 25;
+  /** An inch of rain a week needs no watering, m. */
+  public static final double RAIN_INSTEAD = 0.025;
   private static final double RING = 1.0;
   private static final double GROWS_ABOVE = 13;
   private static final Source SOURCE = Source.practice("until the whole hole is saturated; 2–3 times in week 1 if warm, twice in week 2, then weekly; 25 mm of rain replaces one");
@@ -53,7 +53,7 @@ public record FirstSeason(double wateringIn, List<Week> weeks, boolean warm, Roo
     boolean bare = setting.ballLitres() <= 0;
     boolean warm = setting.meanTemperature() >= GROWS_ABOVE;
     double in = bare ? 15 : Math.max(10, 1.5 * setting.ballLitres());
-    double weekly = Math.PI * RING * RING / 4 * RAIN_INSTEAD;
+    double weekly = 1000 * Math.PI * RING * RING / 4 * RAIN_INSTEAD;
     // Light soil holds little: the same water in more, smaller turns.
     boolean light = setting.texture().traits().waterHeld() < 90 || setting.fastSoil();
     List<Week> weeks = new ArrayList<>();
@@ -85,7 +85,7 @@ public record FirstSeason(double wateringIn, List<Week> weeks, boolean warm, Roo
   public Working weekWorking() {
     return Working.of("How the weeks come about")
         .step("the weeks after planting average {}: {}", Amount.of(setting.meanTemperature(), TEMPERATURE), warm ? "warm, so three times in week 1 and twice in week 2" : "too cool to grow, so once a week")
-        .step("from week 3 {} of water on a circle of {}: {}", Amount.of(RAIN_INSTEAD, RAIN), Amount.metres(RING), Amount.litres(Math.PI * RING * RING / 4 * RAIN_INSTEAD))
+        .step("from week 3 {} of water on a circle of {}: {}", Amount.of(RAIN_INSTEAD, RAIN), Amount.metres(RING), Amount.litres(1000 * Math.PI * RING * RING / 4 * RAIN_INSTEAD))
         .step("{}", setting.texture().traits().waterHeld() < 90 || setting.fastSoil() ? "light or fast soil holds little: the same in two smaller turns" : "this soil holds a week's water in one turn")
         .step("rain counts: {} in a week needs none", Amount.of(RAIN_INSTEAD, RAIN))
         .sensitive("Most sensitive to rain and to heat: probe before watering.").from(SOURCE);

@@ -93,8 +93,10 @@ public final class PartnerWeb {
       reason = variety.selfFruitful() >= 1 ? Phrase.of("‘{}’ sets a crop with its own pollen.", variety.name())
           : Phrase.of("Its best partner is {}, {} away.", giving.isEmpty() ? "its own pollen" : giving.get(0).partner().label(), Amount.metres(giving.isEmpty() ? 0 : giving.get(0).score().apart()));
     } else {
-      headline = giving.isEmpty() ? Phrase.of("{} has no partner.", tree.label()) : Phrase.of("{} has only a thin partner.", tree.label());
-      reason = Phrase.of("‘{}’ reckons to {} of a full set; {} is wanted. {}", variety.name(), Amount.of(set, Quantity.SCORE), Amount.of(PartnerScore.GOOD, Quantity.SCORE), why(tree));
+      headline = set >= PartnerScore.GOOD ? Phrase.of("{} may miss its partner’s bloom.", tree.label()) : giving.isEmpty() ? Phrase.of("{} has no partner.", tree.label()) : Phrase.of("{} has only a thin partner.", tree.label());
+      reason = set >= PartnerScore.GOOD
+          ? Phrase.of("‘{}’ reckons to {} of a full set; if its group were told one step wrong, to {}. {} is wanted.", variety.name(), Amount.of(set, Quantity.SCORE), Amount.of(worse, Quantity.SCORE), Amount.of(PartnerScore.GOOD, Quantity.SCORE))
+          : Phrase.of("‘{}’ reckons to {} of a full set; {} is wanted. {}", variety.name(), Amount.of(set, Quantity.SCORE), Amount.of(PartnerScore.GOOD, Quantity.SCORE), why(tree));
     }
     return new Finding(PARTNER_RULE, subject, standing, headline, reason, Amount.of(set, Quantity.SCORE), Amount.of(PartnerScore.GOOD, Quantity.SCORE), List.of(mend(tree)), SOURCE);
   }

@@ -91,7 +91,7 @@ public final class SiteRules {
     return new Finding(PH_RULE, "pit:" + pit.id(), inside ? Standing.SOUND : standing,
         inside ? Phrase.of("The pH at pit {} suits {}.", pit.label(), crop.withArticle())
             : Phrase.of("Pit {} is {} for {}.", pit.label(), low ? "sour" : "limy", crop.withArticle()),
-        Phrase.of("pH {}; {} to {} is wanted. {}", Amount.of(pit.ph(), DECIMAL), Amount.of(crop.phLow(), DECIMAL), Amount.of(crop.phHigh(), DECIMAL),
+        inside ? Phrase.of("pH {}; {} to {} is wanted.", Amount.of(pit.ph(), DECIMAL), Amount.of(crop.phLow(), DECIMAL), Amount.of(crop.phHigh(), DECIMAL)) : Phrase.of("pH {}; {} to {} is wanted. {}", Amount.of(pit.ph(), DECIMAL), Amount.of(crop.phLow(), DECIMAL), Amount.of(crop.phHigh(), DECIMAL),
             low ? "Lime needs 3 to 6 months." : "Sulphur needs a year, and is hopeless where vinegar fizzes."),
         Amount.of(pit.ph(), DECIMAL), Amount.of(limit, DECIMAL), List.of(testAgain(pit)), Source.practice("most temperate fruit and citrus pH 6 to 7"));
   }

@@ -1,0 +1,45 @@
+package idlebough.app;
+
+import idlebough.app.database.PrivateMariaDb;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.Map;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application on its own private database, started once for the whole run; with the demo orchards in it. */
+public final class Running implements BeforeAllCallback {
+  private static State state;
+
+  private record State(PrivateMariaDb database, ConfigurableApplicationContext context, Path home) implements ExtensionContext.Store.CloseableResource {
+    @Override
+    public void close() throws IOException {
+      context.close();
+      database.close();
+      try (var files = Files.walk(home)) {
+        files.sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+      }
+    }
+  }
+
+  @Override
+  public synchronized void beforeAll(ExtensionContext extension) throws IOException {
+    if (state == null) {
+      Path home = Files.createTempDirectory("bough-test");
+      PrivateMariaDb database = PrivateMariaDb.open(home);
+      state = new State(database, IdleBough.run(database, true, Map.of("server.port", "0", "bough.port", "0")), home);
+      extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("idlebough", state);
+    }
+  }
+
+  public static String base() {
+    return "http://127.0.0.1:" + state.context().getEnvironment().getProperty("local.server.port");
+  }
+
+  public static <T> T bean(Class<T> type) {
+    return state.context().getBean(type);
+  }
+}
