@@ -1,4 +1,13 @@
 // Draws, drags and asks. Everything is decided on the server.
+document.addEventListener('alpine:init', () => {
+  // The year slider: the number follows the thumb, the page follows when it is let go.
+  Alpine.data('year', () => ({
+    years: 0,
+    init() { this.years = this.$root.dataset.from; },
+    show() { this.$root.submit(); },
+  }));
+});
+
 document.addEventListener('DOMContentLoaded', () => {
   const base = document.body.dataset.base;
   const line = document.querySelector('.line');
@@ -7,11 +16,6 @@ document.addEventListener('DOMContentLoaded', () => {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
   document.querySelectorAll('form.treeform select').forEach((select) => select.addEventListener('change', () => select.form.submit()));
-  const year = document.getElementById('year');
-  if (year) {
-    year.addEventListener('input', () => { year.parentElement.querySelector('output').textContent = year.value; });
-    year.addEventListener('change', () => year.form.submit());
-  }
   keys(base);
   const plan = document.getElementById('plan');
   if (plan && plan.dataset.scale) { drags(plan, base); }

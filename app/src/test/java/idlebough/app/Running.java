@@ -14,7 +14,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Running implements BeforeAllCallback {
   private static State state;
 
-  private record State(PrivateMariaDb database, ConfigurableApplicationContext context, Path home) implements ExtensionContext.Store.CloseableResource {
+  private record State(PrivateMariaDb database, ConfigurableApplicationContext context, Path home) implements ExtensionContext.Store.CloseableResource, AutoCloseable {
     @Override
     public void close() throws IOException {
       context.close();

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class Browser implements BeforeAllCallback {
   private static com.microsoft.playwright.Browser browser;
 
-  private record Closing(Playwright playwright) implements ExtensionContext.Store.CloseableResource {
+  private record Closing(Playwright playwright) implements ExtensionContext.Store.CloseableResource, AutoCloseable {
     @Override
     public void close() {
       playwright.close();
