@@ -119,9 +119,9 @@ public class LayoutController {
         () -> picked.stock() == null ? null : TreeSize.working(picked.variety(), picked.stock())));
     LayoutRules.nearest(tree, plan.trees().stream().map(TreeView::planned).toList()).ifPresent(other -> {
       double touch = LayoutRules.yearOfTouch(tree, other);
-      figures.add(new Figure("room", Phrase.of("Left to {} when both are full grown", other.label()), Amount.metres(LayoutRules.room(tree, other)), Double.isInfinite(touch) ? Phrase.of("never meet") : Phrase.of("meet in year {}", Amount.count(Math.ceil(touch))), null));
+      figures.add(new Figure("room", Phrase.of("Left to {} when both are full grown", other.label()), Amount.metres(LayoutRules.room(tree, other)), Double.isInfinite(touch) ? Phrase.of("never meet") : Phrase.of("meet in year {}", Amount.count(Math.ceil(touch))), () -> LayoutRules.roomWorking(tree, other)));
     });
-    figures.add(new Figure("edge", Phrase.of("To the boundary"), Amount.metres(plan.plot().distanceToBoundary(tree.place())), Phrase.of(""), null));
+    figures.add(new Figure("edge", Phrase.of("To the boundary"), Amount.metres(plan.plot().distanceToBoundary(tree.place())), Phrase.of(""), () -> LayoutRules.edgeWorking(plan.plot(), tree)));
     return figures;
   }
 

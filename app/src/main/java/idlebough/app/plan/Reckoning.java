@@ -258,7 +258,7 @@ public final class Reckoning {
       switch (room) {
         case "site" -> site(found);
         case "winter" -> found.addAll(WinterRules.judge(winters));
-        case "variety" -> chosen().forEach(key -> found.addAll(verdict(key).findings()));
+        case "variety" -> chosen().forEach(key -> verdict(key).findings().stream().filter(finding -> !(finding.rule().equals("variety.drainage") && onMounds(key))).forEach(found::add));
         case "pollination" -> found.addAll(web().findings());
         case "rootstock" -> plan.choices().forEach(choice -> found.addAll(RootstockRules.judge("choice:" + choice.id(), variety(choice.varietyKey()), stock(choice), pitsOf(choice))));
         case "layout" -> found.addAll(LayoutRules.judge(plot(), trees().stream().map(TreeView::planned).toList(), web()));
@@ -304,6 +304,12 @@ public final class Reckoning {
         found.add(PlantingRules.asPlanted(tree.id(), tree.label(), tree.section(), asPlanted(tree.id()).height()));
       }
     }
+  }
+
+  /** Whether every tree of a variety is set on a mound, so that the soil below no longer decides. */
+  private boolean onMounds(String variety) {
+    List<TreeView> of = trees().stream().filter(tree -> tree.variety().key().equals(variety)).toList();
+    return !of.isEmpty() && of.stream().allMatch(tree -> tree.footing() != Footing.GRADE);
   }
 
   /** Keys of the varieties chosen or planted. */

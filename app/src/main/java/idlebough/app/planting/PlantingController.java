@@ -103,7 +103,7 @@ public class PlantingController {
     figures.add(new Figure("spoil", Phrase.of("Soil out, loose"), Amount.litres(s.spoil()), Phrase.of("{} barrows", Amount.decimal(s.barrows())), s::spoilWorking));
     figures.add(Figure.of("compost", "Compost", Amount.litres(s.compost()), "in the hole", s::compostWorking));
     figures.add(new Figure("mulch", Phrase.of("Mulch ring {}, {} deep, {} clear", Amount.cm(s.mulchRing()), Amount.cm(s.mulchDepth()), Amount.cm(s.mulchClear())), Amount.litres(s.mulchLitres()), Phrase.of("coarse"), s::mulchWorking));
-    figures.add(Figure.of("lift", "To lift", Amount.of(s.setting().tree().weight(), Quantity.MASS), s.lift().words(), null));
+    figures.add(Figure.of("lift", "To lift", Amount.of(s.setting().tree().weight(), Quantity.MASS), s.lift().words(), s::liftWorking));
     return figures;
   }
 

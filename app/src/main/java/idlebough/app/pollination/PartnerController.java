@@ -44,6 +44,7 @@ public class PartnerController {
       model.addAttribute("links", links.stream().limit(12).toList());
       model.addAttribute("more", Math.max(0, links.size() - 12));
       model.addAttribute("set", plan.web().setOf(picked));
+      model.addAttribute("setWorking", plan.web().setWorking(picked));
       model.addAttribute("would", mend == null ? null : PartnerWeb.wouldServe(picked).stream().map(link -> plan.verdict(link.partner().variety().key()))
           .sorted(Comparator.comparingDouble(v -> v.rank())).limit(8).toList());
       model.addAttribute("about", pages.about(plan, Stage.PARTNERS.room(), "tree:" + picked.id()));
@@ -58,7 +59,7 @@ public class PartnerController {
         .sorted(Comparator.comparing((Variety v) -> !v.crop().equals(picked.variety().crop())).thenComparing(v -> v.crop().name()).thenComparing(Variety::bloomGroup)).limit(16).toList();
     for (int i = 0; i < varieties.size(); i++) {
       Variety v = varieties.get(i);
-      String labels = String.join(" ", plan.web().trees().stream().filter(t -> t.variety().key().equals(v.key())).limit(5).map(t -> t.label().split(" ")[0]).toList());
+      String labels = String.join(" ", plan.web().trees().stream().filter(t -> t.variety().key().equals(v.key())).limit(5).map(t -> t.label().split(" ‘")[0]).toList());
       boolean serves = links.stream().anyMatch(link -> link.partner().variety().key().equals(v.key()) && link.score().value() >= 0.2);
       bars.add(new Bar(v, labels, 250 + PER_DAY * 3 * (v.bloomGroup() - 'A'), PER_DAY * v.crop().bloomDays(), 92 + 33.0 * i, v.key().equals(picked.variety().key()), serves));
     }

@@ -102,7 +102,7 @@ public class VarietyController {
   }
 
   @PostMapping("/{variety}")
-  String choose(Scope scope, Reader reader, @PathVariable String variety, @RequestParam Map<String, String> typed) {
+  String choose(Scope scope, Reader reader, Model model, @PathVariable String variety, @RequestParam Map<String, String> typed) {
     Reckoning plan = pages.reckon(scope);
     Variety chosen = Varieties.find(variety);
     if (chosen == null) {
@@ -110,19 +110,22 @@ public class VarietyController {
     }
     Fields fields = new Fields(typed, reader.display());
     double wanted = fields.required("wanted", Quantity.COUNT, 0, 500);
-    if (!fields.wrong()) {
-      Choice before = plan.plan().choices().stream().filter(c -> c.varietyKey().equals(variety)).findFirst().orElse(null);
-      int count = (int) Math.round(wanted);
-      pages.changes().make(scope, count == 0 ? "Left out " + chosen.label() : "Chose " + count + " " + chosen.label(), pen -> {
-        if (before == null && count > 0) {
-          pen.add(new Choice(Ids.next(), scope.orchard(), variety, null, count, 0, false));
-        } else if (before != null && count == 0) {
-          pen.remove(before);
-        } else if (before != null) {
-          pen.save(pages.changes().with(before, Map.of("wanted", count)));
-        }
-      });
+    if (fields.wrong()) {
+      model.addAttribute("wantedTrouble", fields.complaint("wanted"));
+      model.addAttribute("wantedTyped", fields.value("wanted"));
+      return show(scope, reader, model, null, variety);
     }
+    Choice before = plan.plan().choices().stream().filter(c -> c.varietyKey().equals(variety)).findFirst().orElse(null);
+    int count = (int) Math.round(wanted);
+    pages.changes().make(scope, count == 0 ? "Left out " + chosen.label() : "Chose " + count + " " + chosen.label(), pen -> {
+      if (before == null && count > 0) {
+        pen.add(new Choice(Ids.next(), scope.orchard(), variety, null, count, 0, false));
+      } else if (before != null && count == 0) {
+        pen.remove(before);
+      } else if (before != null) {
+        pen.save(pages.changes().with(before, Map.of("wanted", count)));
+      }
+    });
     String back = typed.getOrDefault("back", "");
     return "redirect:/orchards/" + scope.orchard() + (back.matches("/partners\\?tree=[0-9a-f-]{36}") ? back : "/varieties?variety=" + variety);
   }

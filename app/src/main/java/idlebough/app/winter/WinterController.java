@@ -85,8 +85,8 @@ public class WinterController {
     figures.add(Figure.of("least", "The mildest of " + safe.winters(), Amount.of(safe.least(), shown), chill.unit(), safe::working));
     double lowest = Arrays.stream(plan.winters().lowest()).min().orElseThrow();
     double mean = Arrays.stream(plan.winters().lowest()).average().orElseThrow();
-    figures.add(Figure.of("lowest", "Coldest night", Amount.of(lowest, Quantity.TEMPERATURE), "in all", null));
-    figures.add(Figure.of("mean-lowest", "Coldest night of a winter, on average", Amount.of(mean, Quantity.TEMPERATURE), "", null));
+    figures.add(Figure.of("lowest", "Coldest night", Amount.of(lowest, Quantity.TEMPERATURE), "in all", plan.winters()::lowestWorking));
+    figures.add(Figure.of("mean-lowest", "Coldest night of a winter, on average", Amount.of(mean, Quantity.TEMPERATURE), "", plan.winters()::lowestWorking));
     return figures;
   }
 

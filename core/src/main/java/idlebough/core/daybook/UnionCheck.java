@@ -8,6 +8,7 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Working;
 import idlebough.core.planting.PlantingSection;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -33,6 +34,11 @@ public record UnionCheck(double weeks, double measured, double expected, double 
     double weeks = ChronoUnit.DAYS.between(planted, day) / 7.0;
     return new UnionCheck(weeks, measured, asPlanted - section.settling().after(weeks), asPlanted - section.settlingHigh().after(weeks) - READING,
         asPlanted - section.settlingLow().after(weeks) + READING);
+  }
+
+  public Working working() {
+    return Working.of("How {} to {} come about", fine(low), fine(high)).step("measured on the planting day, less what the soil of its pit lets it sink in {} weeks", Amount.count(weeks))
+        .step("expected {}, and half a centimetre either way for the reading", fine(expected)).sensitive("Most sensitive to the first measurement.").from(SOURCE);
   }
 
   /** Sank more than the soil explains: doubtful; below the stock's least: stop. */

@@ -6,6 +6,7 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Working;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.TreeSize;
@@ -50,6 +51,26 @@ public final class LayoutRules {
   /** What is left between two full-grown crowns, m; negative when they meet. */
   public static double room(PlannedTree a, PlannedTree b) {
     return a.place().distance(b.place()) - (a.size().spread() + b.size().spread()) / 2;
+  }
+
+  /** How the room between two full-grown crowns comes about. */
+  public static Working roomWorking(PlannedTree a, PlannedTree b) {
+    double year = yearOfTouch(a, b);
+    Working.Builder steps = Working.of("How {} comes about", Amount.metres(room(a, b)))
+        .step("{} between the stems of {} and {}", Amount.metres(a.place().distance(b.place())), a.label(), b.label())
+        .step("− half of {} and half of {}, their full-grown widths", Amount.metres(a.size().spread()), Amount.metres(b.size().spread()));
+    if (!Double.isInfinite(year)) {
+      steps.step("growing towards full size, they touch in year {}", Amount.count(Math.ceil(year)));
+    }
+    return steps.sensitive("Most sensitive to the widths, which are told to a fifth.").from(SPACING);
+  }
+
+  /** How the distance to the boundary comes about. */
+  public static Working edgeWorking(Plot plot, PlannedTree tree) {
+    return Working.of("How {} comes about", Amount.metres(plot.distanceToBoundary(tree.place())))
+        .step("square off the nearest boundary line to the stem")
+        .step("half the full-grown width is {}", Amount.metres(tree.size().spread() / 2))
+        .sensitive("Most sensitive to how well the boundary was measured; local law may ask for more.").from(EDGE);
   }
 
   /** The year after planting in which two crowns touch, or infinity. */

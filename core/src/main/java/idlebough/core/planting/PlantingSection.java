@@ -232,6 +232,18 @@ public record PlantingSection(Setting setting, double raise, Settling settling, 
         .sensitive("Most sensitive to the way of filling.").from(EARTH);
   }
 
+  public Working liftWorking() {
+    NurseryTree tree = setting.tree();
+    Working.Builder steps = Working.of("How {} comes about", Amount.of(tree.weight(), Quantity.MASS));
+    if (tree.form() == Form.BARE) {
+      steps.step("a bare-root whip weighs {} to {}", Amount.of(0.5, Quantity.MASS), Amount.of(2, Quantity.MASS));
+    } else {
+      steps.step("a ball of {}, {} across and {} deep", litres(tree.litres()), cm(tree.ballDiameter()), cm(tree.ballHeight()))
+          .step("× {} of {} a litre, and the tree itself", Amount.of(tree.form() == Form.FIELD ? 1.7 : 0.9, Quantity.SCORE), "kg");
+    }
+    return steps.step("for {}", lift().words()).sensitive("Most sensitive to how wet the ball is.").from(Source.published("bands after HSE L23; densities are common practice", Certainty.FAIR));
+  }
+
   public Working mulchWorking() {
     return Working.of("How {} comes about", litres(mulchLitres())).step("a ring {} across, {} deep", cm(mulchRing()), cm(mulchDepth())).step("less the middle: {} clear of the stem all round", cm(MULCH_CLEAR))
         .sensitive("Most sensitive to the ring's width.").from(EARTH);

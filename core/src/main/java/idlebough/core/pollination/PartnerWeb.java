@@ -7,6 +7,7 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Point;
 import idlebough.core.variety.Varieties;
@@ -62,6 +63,18 @@ public final class PartnerWeb {
     Set<String> seen = new HashSet<>();
     List<Double> best = partnersOf(receiver).stream().filter(link -> seen.add(link.partner().variety().key())).map(link -> link.score().value()).toList();
     return PartnerScore.together(receiver.variety().selfFruitful(), best);
+  }
+
+  /** How {@link #setOf} comes about. */
+  public Working setWorking(Flowering receiver) {
+    Set<String> seen = new HashSet<>();
+    double set = setOf(receiver);
+    Working.Builder steps = Working.of("How {} comes about", Amount.of(set, Quantity.SCORE))
+        .step("its own pollen gives {}", Amount.of(receiver.variety().selfFruitful(), Quantity.SCORE));
+    partnersOf(receiver).stream().filter(link -> seen.add(link.partner().variety().key())).limit(6)
+        .forEach(link -> steps.step("{} gives {}", link.partner().label(), Amount.of(link.score().value(), Quantity.SCORE)));
+    return steps.step("together 1 − the product of what each leaves undone = {}; each variety counts once, by its best tree", Amount.of(set, Quantity.SCORE))
+        .sensitive("Most sensitive to the best partner's bloom.").from(SOURCE);
   }
 
   public List<Finding> findings() {

@@ -73,6 +73,26 @@ public final class StationRecord {
     return days.get(date);
   }
 
+  /** A run of days without a measurement; both included. */
+  public record Gap(LocalDate from, LocalDate to) {
+    public long length() {
+      return ChronoUnit.DAYS.between(from, to) + 1;
+    }
+  }
+
+  /** Every gap inside the record, oldest first. */
+  public List<Gap> missing() {
+    List<Gap> missing = new ArrayList<>();
+    LocalDate before = null;
+    for (LocalDate date : days.keySet()) {
+      if (before != null && before.plusDays(1).isBefore(date)) {
+        missing.add(new Gap(before.plusDays(1), date.minusDays(1)));
+      }
+      before = date;
+    }
+    return missing;
+  }
+
   /** Days inside the record for which nothing was measured. */
   public long gaps() {
     return isEmpty() ? 0 : ChronoUnit.DAYS.between(first(), last()) + 1 - size();

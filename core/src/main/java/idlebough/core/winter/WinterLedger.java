@@ -1,8 +1,14 @@
 package idlebough.core.winter;
 
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Source;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -89,6 +95,18 @@ public final class WinterLedger {
   /** Totals of the usable winters, oldest first. */
   public double[] totals(ChillModel model) {
     return usable().stream().mapToDouble(winter -> winter.totals().get(model)).toArray();
+  }
+
+  /** How the coldest night and the mean of the winters' coldest nights come about. */
+  public Working lowestWorking() {
+    Winter coldest = usable().stream().min(Comparator.comparingDouble(Winter::lowest)).orElseThrow();
+    double mean = Arrays.stream(lowest()).average().orElseThrow();
+    return Working.of("How {} and {} come about", Amount.of(coldest.lowest(), Quantity.TEMPERATURE), Amount.of(mean, Quantity.TEMPERATURE))
+        .step("the lowest minimum of each of {} whole winters, {} to {}", Amount.count(usable().size()), usable().get(0).year(), usable().get(usable().size() - 1).year())
+        .step("the lowest of them all: {}, in the winter of {}", Amount.of(coldest.lowest(), Quantity.TEMPERATURE), coldest.year())
+        .step("their mean: {}", Amount.of(mean, Quantity.TEMPERATURE))
+        .sensitive("Most sensitive to where the screen stands: a hollow is 1 to 3 K colder on a clear night.")
+        .from(Source.measured("the station's own minima"));
   }
 
   /** The lowest temperature of each usable winter, oldest first. */
