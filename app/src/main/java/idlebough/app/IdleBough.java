@@ -20,96 +20,109 @@ import org.springframework.context.ConfigurableApplicationContext;
 /** Starts the application on its private database, or runs one of the commands of {@code ./bough}. */
 @SpringBootApplication
 public class IdleBough {
-  public static void main(String[] arguments) {
-    String command = arguments.length == 0 ? "start" : arguments[0];
-    Path home = Path.of(System.getProperty("bough.var", "var")).resolve("db");
-    try {
-      switch (command) {
-        case "start" -> start(home, false);
-        case "demo" -> start(home, true);
-        case "backup" -> withDatabase(home, database -> database.backup(argument(arguments, "a file to write")));
-        case "restore" -> withDatabase(home, database -> database.restore(argument(arguments, "a file to read")));
-        case "password" -> password(home, argument(arguments, "a sign-in name").toString());
-        default -> throw new DatabaseTrouble("Unknown command " + command + ".", null);
-      }
-    } catch (DatabaseTrouble | IOException trouble) {
-      words().println(trouble.getMessage());
-      System.exit(1);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      System.exit(1);
+    public static void main(String[] arguments) {
+        String command = arguments.length == 0 ? "start" : arguments[0];
+        Path home = Path.of(System.getProperty("bough.var", "var")).resolve("db");
+        try {
+            switch (command) {
+                case "start" -> start(home, false);
+                case "demo" -> start(home, true);
+                case "backup" ->
+                    withDatabase(home, database -> database.backup(argument(arguments, "a file to write")));
+                case "restore" ->
+                    withDatabase(home, database -> database.restore(argument(arguments, "a file to read")));
+                case "password" ->
+                    password(home, argument(arguments, "a sign-in name").toString());
+                default -> throw new DatabaseTrouble("Unknown command " + command + ".", null);
+            }
+        } catch (DatabaseTrouble | IOException trouble) {
+            words().println(trouble.getMessage());
+            System.exit(1);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            System.exit(1);
+        }
     }
-  }
 
-  /** Something that needs the database. */
-  private interface Work {
-    void with(PrivateMariaDb database) throws IOException, InterruptedException;
-  }
-
-  private static void withDatabase(Path home, Work work) throws IOException, InterruptedException {
-    try (PrivateMariaDb database = PrivateMariaDb.open(home)) {
-      work.with(database);
+    /** Something that needs the database. */
+    private interface Work {
+        void with(PrivateMariaDb database) throws IOException, InterruptedException;
     }
-  }
 
-  private static Path argument(String[] arguments, String what) throws IOException {
-    if (arguments.length < 2 || arguments[1].isBlank()) {
-      throw new IOException("This command wants " + what + ".");
+    private static void withDatabase(Path home, Work work) throws IOException, InterruptedException {
+        try (PrivateMariaDb database = PrivateMariaDb.open(home)) {
+            work.with(database);
+        }
     }
-    Path path = Path.of(arguments[1]);
-    if (arguments[0].equals("restore") && !Files.isReadable(path)) {
-      throw new IOException("There is no readable file " + path + ".");
+
+    private static Path argument(String[] arguments, String what) throws IOException {
+        if (arguments.length < 2 || arguments[1].isBlank()) {
+            throw new IOException("This command wants " + what + ".");
+        }
+        Path path = Path.of(arguments[1]);
+        if (arguments[0].equals("restore") && !Files.isReadable(path)) {
+            throw new IOException("There is no readable file " + path + ".");
+        }
+        if (arguments[0].equals("backup") && Files.exists(path)) {
+            throw new IOException(path + " exists already; a backup never overwrites.");
+        }
+        return path;
     }
-    if (arguments[0].equals("backup") && Files.exists(path)) {
-      throw new IOException(path + " exists already; a backup never overwrites.");
+
+    private static void start(Path home, boolean demo) {
+        PrivateMariaDb database = PrivateMariaDb.open(home);
+        try {
+            ConfigurableApplicationContext context = run(database, demo, Map.of());
+            // One hook of ours instead of Spring's, so that the database stops after the application and not beside it.
+            Runtime.getRuntime()
+                    .addShutdownHook(new Thread(
+                            () -> {
+                                context.close();
+                                database.close();
+                            },
+                            "stop"));
+        } catch (RuntimeException failed) {
+            database.close();
+            throw failed;
+        }
     }
-    return path;
-  }
 
-  private static void start(Path home, boolean demo) {
-    PrivateMariaDb database = PrivateMariaDb.open(home);
-    try {
-      ConfigurableApplicationContext context = run(database, demo, Map.of());
-      // One hook of ours instead of Spring's, so that the database stops after the application and not beside it.
-      Runtime.getRuntime().addShutdownHook(new Thread(() -> {
-        context.close();
-        database.close();
-      }, "stop"));
-    } catch (RuntimeException failed) {
-      database.close();
-      throw failed;
+    /** Runs the application on a database; the caller closes both. */
+    public static ConfigurableApplicationContext run(
+            PrivateMariaDb database, boolean demo, Map<String, Object> settings) {
+        SpringApplication application = application(database, settings);
+        application.setRegisterShutdownHook(false);
+        application.setAdditionalProfiles(demo ? new String[] {"demo"} : new String[0]);
+        return application.run();
     }
-  }
 
-  /** Runs the application on a database; the caller closes both. */
-  public static ConfigurableApplicationContext run(PrivateMariaDb database, boolean demo, Map<String, Object> settings) {
-    SpringApplication application = application(database, settings);
-    application.setRegisterShutdownHook(false);
-    application.setAdditionalProfiles(demo ? new String[] {"demo"} : new String[0]);
-    return application.run();
-  }
+    private static SpringApplication application(PrivateMariaDb database, Map<String, Object> settings) {
+        Map<String, Object> all = new HashMap<>(settings);
+        all.put("spring.datasource.url", database.url());
+        all.put("spring.datasource.username", database.user());
+        all.put("spring.datasource.password", database.password());
+        SpringApplication application = new SpringApplicationBuilder(IdleBough.class)
+                .bannerMode(Banner.Mode.OFF)
+                .properties(all)
+                .build();
+        return application;
+    }
 
-  private static SpringApplication application(PrivateMariaDb database, Map<String, Object> settings) {
-    Map<String, Object> all = new HashMap<>(settings);
-    all.put("spring.datasource.url", database.url());
-    all.put("spring.datasource.username", database.user());
-    all.put("spring.datasource.password", database.password());
-    SpringApplication application = new SpringApplicationBuilder(IdleBough.class).bannerMode(Banner.Mode.OFF).properties(all).build();
-    return application;
-  }
+    private static void password(Path home, String name) throws IOException, InterruptedException {
+        withDatabase(home, database -> {
+            SpringApplication application = application(database, Map.of("logging.level.root", "warn"));
+            application.setWebApplicationType(WebApplicationType.NONE);
+            try (ConfigurableApplicationContext context = application.run()) {
+                String set = context.getBean(AccountService.class).newPassword(name);
+                words().println(
+                                set == null
+                                        ? "Nobody signs in as " + name + "."
+                                        : "New password of " + name + ": " + set);
+            }
+        });
+    }
 
-  private static void password(Path home, String name) throws IOException, InterruptedException {
-    withDatabase(home, database -> {
-      SpringApplication application = application(database, Map.of("logging.level.root", "warn"));
-      application.setWebApplicationType(WebApplicationType.NONE);
-      try (ConfigurableApplicationContext context = application.run()) {
-        String set = context.getBean(AccountService.class).newPassword(name);
-        words().println(set == null ? "Nobody signs in as " + name + "." : "New password of " + name + ": " + set);
-      }
-    });
-  }
-
-  private static PrintStream words() {
-    return new PrintStream(System.out, true, StandardCharsets.UTF_8);
-  }
+    private static PrintStream words() {
+        return new PrintStream(System.out, true, StandardCharsets.UTF_8);
+    }
 }

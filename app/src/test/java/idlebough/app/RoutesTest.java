@@ -25,122 +25,164 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** Every mapped route as nobody, as a stranger and as the owner; and every statement for its membership. */
 @ExtendWith(Running.class)
 class RoutesTest {
-  private static final Set<String> OPEN = Set.of("/sign-in", "/sign-up", "/demo");
-  private static final String NONE = "01900000-0000-7000-8000-000000000000";
+    private static final Set<String> OPEN = Set.of("/sign-in", "/sign-up", "/demo");
+    private static final String NONE = "01900000-0000-7000-8000-000000000000";
 
-  private record Route(RequestMethod method, String path) {}
+    private record Route(RequestMethod method, String path) {}
 
-  private static List<Route> routes(String orchard, String tree, String pit) {
-    List<Route> routes = new ArrayList<>();
-    Running.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> {
-      if (method.getBeanType().getPackageName().startsWith("idlebough")) {
-        for (String pattern : info.getPatternValues()) {
-          String path = pattern.replace("{orchard}", orchard).replace("{tree}", tree).replace("{pit}", pit).replace("{variety}", "apple-cox").replace("{ticket}", NONE);
-          info.getMethodsCondition().getMethods().forEach(verb -> routes.add(new Route(verb, path)));
+    private static List<Route> routes(String orchard, String tree, String pit) {
+        List<Route> routes = new ArrayList<>();
+        Running.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> {
+            if (method.getBeanType().getPackageName().startsWith("idlebough")) {
+                for (String pattern : info.getPatternValues()) {
+                    String path = pattern.replace("{orchard}", orchard)
+                            .replace("{tree}", tree)
+                            .replace("{pit}", pit)
+                            .replace("{variety}", "apple-cox")
+                            .replace("{ticket}", NONE);
+                    info.getMethodsCondition().getMethods().forEach(verb -> routes.add(new Route(verb, path)));
+                }
+            }
+        });
+        assertThat(routes).hasSizeGreaterThan(40);
+        return routes;
+    }
+
+    private static HttpResponse<String> ask(Visitor visitor, Route route) {
+        return route.method() == RequestMethod.GET
+                ? visitor.get(route.path() + query(route))
+                : visitor.post(route.path(), Map.of());
+    }
+
+    private static String query(Route route) {
+        return route.path().endsWith("/try") ? "?tree=" + NONE + "&x=1&y=1" : "";
+    }
+
+    @Test
+    void nobodySeesOnlyTheDoor() {
+        Visitor nobody = new Visitor();
+        for (Route route : routes(NONE, NONE, NONE)) {
+            // The demo's button signs in; whoever pressed it is somebody.
+            HttpResponse<String> answer = ask(OPEN.contains(route.path()) ? new Visitor() : nobody, route);
+            if (OPEN.contains(route.path())) {
+                assertThat(answer.statusCode()).as(route.toString()).isLessThan(500);
+            } else {
+                assertThat(answer.statusCode()).as(route.toString()).isEqualTo(302);
+                assertThat(answer.headers().firstValue("location").orElse(""))
+                        .as(route.toString())
+                        .endsWith("/sign-in");
+            }
         }
-      }
-    });
-    assertThat(routes).hasSizeGreaterThan(40);
-    return routes;
-  }
-
-  private static HttpResponse<String> ask(Visitor visitor, Route route) {
-    return route.method() == RequestMethod.GET ? visitor.get(route.path() + query(route)) : visitor.post(route.path(), Map.of());
-  }
-
-  private static String query(Route route) {
-    return route.path().endsWith("/try") ? "?tree=" + NONE + "&x=1&y=1" : "";
-  }
-
-  @Test
-  void nobodySeesOnlyTheDoor() {
-    Visitor nobody = new Visitor();
-    for (Route route : routes(NONE, NONE, NONE)) {
-      // The demo's button signs in; whoever pressed it is somebody.
-      HttpResponse<String> answer = ask(OPEN.contains(route.path()) ? new Visitor() : nobody, route);
-      if (OPEN.contains(route.path())) {
-        assertThat(answer.statusCode()).as(route.toString()).isLessThan(500);
-      } else {
-        assertThat(answer.statusCode()).as(route.toString()).isEqualTo(302);
-        assertThat(answer.headers().firstValue("location").orElse("")).as(route.toString()).endsWith("/sign-in");
-      }
     }
-  }
 
-  @Test
-  void aStrangersAddressIsTheSameAsNone() {
-    Scope demo = demo();
-    Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
-    String tree = plan.trees().get(0).id();
-    String pit = plan.pits().get(0).id();
-    Visitor stranger = Visitor.signedUp("stranger");
-    List<Route> theirs = routes(demo.orchard(), tree, pit);
-    List<Route> none = routes(NONE, NONE, NONE);
-    for (int i = 0; i < theirs.size(); i++) {
-      if (!theirs.get(i).path().contains(demo.orchard())) {
-        continue;
-      }
-      HttpResponse<String> answer = ask(stranger, theirs.get(i));
-      HttpResponse<String> nowhere = ask(stranger, none.get(i));
-      assertThat(answer.statusCode()).as(theirs.get(i).toString()).isEqualTo(nowhere.statusCode()).isBetween(400, 404);
-      if (theirs.get(i).method() == RequestMethod.GET) {
-        assertThat(answer.statusCode()).as(theirs.get(i).toString()).isEqualTo(404);
-        assertThat(answer.body()).isEqualTo(nowhere.body());
-      }
+    @Test
+    void aStrangersAddressIsTheSameAsNone() {
+        Scope demo = demo();
+        Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
+        String tree = plan.trees().get(0).id();
+        String pit = plan.pits().get(0).id();
+        Visitor stranger = Visitor.signedUp("stranger");
+        List<Route> theirs = routes(demo.orchard(), tree, pit);
+        List<Route> none = routes(NONE, NONE, NONE);
+        for (int i = 0; i < theirs.size(); i++) {
+            if (!theirs.get(i).path().contains(demo.orchard())) {
+                continue;
+            }
+            HttpResponse<String> answer = ask(stranger, theirs.get(i));
+            HttpResponse<String> nowhere = ask(stranger, none.get(i));
+            assertThat(answer.statusCode())
+                    .as(theirs.get(i).toString())
+                    .isEqualTo(nowhere.statusCode())
+                    .isBetween(400, 404);
+            if (theirs.get(i).method() == RequestMethod.GET) {
+                assertThat(answer.statusCode()).as(theirs.get(i).toString()).isEqualTo(404);
+                assertThat(answer.body()).isEqualTo(nowhere.body());
+            }
+        }
+        assertThat(Running.bean(PlanReader.class).reckon(demo).plan().orchard().revision())
+                .as("a stranger changed nothing")
+                .isEqualTo(plan.plan().orchard().revision());
     }
-    assertThat(Running.bean(PlanReader.class).reckon(demo).plan().orchard().revision()).as("a stranger changed nothing").isEqualTo(plan.plan().orchard().revision());
-  }
 
-  @Test
-  void theOwnerGetsAnAnswerFromEveryRoute() {
-    Visitor owner = new Visitor();
-    owner.post("/demo", Map.of());
-    Scope demo = demo();
-    Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
-    for (Route route : routes(demo.orchard(), plan.trees().get(0).id(), plan.pits().get(0).id())) {
-      if (route.path().endsWith("/undo") || route.path().endsWith("/remove") || route.path().equals("/demo")) {
-        continue;
-      }
-      HttpResponse<String> answer = ask(owner, route);
-      assertThat(answer.statusCode()).as("%s: %s", route, answer.body().length() < 3000 ? answer.body() : "").isLessThan(500);
-      if (route.method() == RequestMethod.GET && !route.path().endsWith("/try")) {
-        assertThat(answer.statusCode()).as(route.toString()).isIn(200, 302);
-        assertThat(answer.headers().firstValue("content-security-policy").orElse("")).contains("script-src 'self'");
-      }
-      assertThat(answer.body()).doesNotContain("at idlebough.").doesNotContain("Exception");
+    @Test
+    void theOwnerGetsAnAnswerFromEveryRoute() {
+        Visitor owner = new Visitor();
+        owner.post("/demo", Map.of());
+        Scope demo = demo();
+        Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
+        for (Route route : routes(
+                demo.orchard(), plan.trees().get(0).id(), plan.pits().get(0).id())) {
+            if (route.path().endsWith("/undo")
+                    || route.path().endsWith("/remove")
+                    || route.path().equals("/demo")) {
+                continue;
+            }
+            HttpResponse<String> answer = ask(owner, route);
+            assertThat(answer.statusCode())
+                    .as("%s: %s", route, answer.body().length() < 3000 ? answer.body() : "")
+                    .isLessThan(500);
+            if (route.method() == RequestMethod.GET && !route.path().endsWith("/try")) {
+                assertThat(answer.statusCode()).as(route.toString()).isIn(200, 302);
+                assertThat(answer.headers()
+                                .firstValue("content-security-policy")
+                                .orElse(""))
+                        .contains("script-src 'self'");
+            }
+            assertThat(answer.body()).doesNotContain("at idlebough.").doesNotContain("Exception");
+        }
     }
-  }
 
-  private static Scope demo() {
-    Account maren = Running.bean(AccountService.class).find(AccountController.DEMO);
-    return new Scope(Running.bean(OrchardMapper.class).mine(maren.id()).get(0).id(), maren.id());
-  }
-
-  @Test
-  void everyStatementOnAnOrchardJoinsMembership() {
-    Set<String> founding = Set.of("idlebough.app.plan.OrchardMapper.create", "idlebough.app.plan.OrchardMapper.join");
-    for (Object entry : Running.bean(SqlSessionFactory.class).getConfiguration().getMappedStatements()) {
-      if (!(entry instanceof MappedStatement statement) || statement.getId().startsWith("idlebough.app.account.") || founding.contains(statement.getId())) {
-        continue;
-      }
-      BoundSql sql = statement.getBoundSql(Map.of("days", List.of(), "row", Map.of("deleted", false), "scope", new Scope("o", "a"), "account", "a"));
-      assertThat(sql.getSql()).as(statement.getId()).contains("membership m").contains("account_id");
+    private static Scope demo() {
+        Account maren = Running.bean(AccountService.class).find(AccountController.DEMO);
+        return new Scope(
+                Running.bean(OrchardMapper.class).mine(maren.id()).get(0).id(), maren.id());
     }
-  }
 
-  @Test
-  void fiveWrongPasswordsAreEnough() {
-    Visitor guesser = new Visitor();
-    for (int i = 0; i < 5; i++) {
-      assertThat(guesser.post("/sign-in", Map.of("name", "held", "password", "no")).headers().firstValue("location").orElse("")).endsWith("?wrong");
+    @Test
+    void everyStatementOnAnOrchardJoinsMembership() {
+        Set<String> founding =
+                Set.of("idlebough.app.plan.OrchardMapper.create", "idlebough.app.plan.OrchardMapper.join");
+        for (Object entry :
+                Running.bean(SqlSessionFactory.class).getConfiguration().getMappedStatements()) {
+            if (!(entry instanceof MappedStatement statement)
+                    || statement.getId().startsWith("idlebough.app.account.")
+                    || founding.contains(statement.getId())) {
+                continue;
+            }
+            BoundSql sql = statement.getBoundSql(Map.of(
+                    "days", List.of(), "row", Map.of("deleted", false), "scope", new Scope("o", "a"), "account", "a"));
+            assertThat(sql.getSql())
+                    .as(statement.getId())
+                    .contains("membership m")
+                    .contains("account_id");
+        }
     }
-    assertThat(guesser.post("/sign-in", Map.of("name", "held", "password", "no")).headers().firstValue("location").orElse("")).endsWith("?held");
-  }
 
-  @Test
-  void aFormWithoutItsTokenIsRefused() throws Exception {
-    var answer = java.net.http.HttpClient.newHttpClient().send(java.net.http.HttpRequest.newBuilder(java.net.URI.create(Running.base() + "/sign-up")).POST(java.net.http.HttpRequest.BodyPublishers.noBody()).build(),
-        HttpResponse.BodyHandlers.ofString());
-    assertThat(answer.statusCode()).isEqualTo(403);
-  }
+    @Test
+    void fiveWrongPasswordsAreEnough() {
+        Visitor guesser = new Visitor();
+        for (int i = 0; i < 5; i++) {
+            assertThat(guesser.post("/sign-in", Map.of("name", "held", "password", "no"))
+                            .headers()
+                            .firstValue("location")
+                            .orElse(""))
+                    .endsWith("?wrong");
+        }
+        assertThat(guesser.post("/sign-in", Map.of("name", "held", "password", "no"))
+                        .headers()
+                        .firstValue("location")
+                        .orElse(""))
+                .endsWith("?held");
+    }
+
+    @Test
+    void aFormWithoutItsTokenIsRefused() throws Exception {
+        var answer = java.net.http.HttpClient.newHttpClient()
+                .send(
+                        java.net.http.HttpRequest.newBuilder(java.net.URI.create(Running.base() + "/sign-up"))
+                                .POST(java.net.http.HttpRequest.BodyPublishers.noBody())
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).isEqualTo(403);
+    }
 }

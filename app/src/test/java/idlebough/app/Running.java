@@ -12,34 +12,37 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /** The real application on its own private database, started once for the whole run; with the demo orchards in it. */
 public final class Running implements BeforeAllCallback {
-  private static State state;
+    private static State state;
 
-  private record State(PrivateMariaDb database, ConfigurableApplicationContext context, Path home) implements ExtensionContext.Store.CloseableResource, AutoCloseable {
+    private record State(PrivateMariaDb database, ConfigurableApplicationContext context, Path home)
+            implements ExtensionContext.Store.CloseableResource, AutoCloseable {
+        @Override
+        public void close() throws IOException {
+            context.close();
+            database.close();
+            try (var files = Files.walk(home)) {
+                files.sorted(Comparator.reverseOrder())
+                        .forEach(file -> file.toFile().delete());
+            }
+        }
+    }
+
     @Override
-    public void close() throws IOException {
-      context.close();
-      database.close();
-      try (var files = Files.walk(home)) {
-        files.sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
-      }
+    public synchronized void beforeAll(ExtensionContext extension) throws IOException {
+        if (state == null) {
+            Path home = Files.createTempDirectory("bough-test");
+            PrivateMariaDb database = PrivateMariaDb.open(home);
+            state = new State(
+                    database, IdleBough.run(database, true, Map.of("server.port", "0", "bough.port", "0")), home);
+            extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("idlebough", state);
+        }
     }
-  }
 
-  @Override
-  public synchronized void beforeAll(ExtensionContext extension) throws IOException {
-    if (state == null) {
-      Path home = Files.createTempDirectory("bough-test");
-      PrivateMariaDb database = PrivateMariaDb.open(home);
-      state = new State(database, IdleBough.run(database, true, Map.of("server.port", "0", "bough.port", "0")), home);
-      extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("idlebough", state);
+    public static String base() {
+        return "http://127.0.0.1:" + state.context().getEnvironment().getProperty("local.server.port");
     }
-  }
 
-  public static String base() {
-    return "http://127.0.0.1:" + state.context().getEnvironment().getProperty("local.server.port");
-  }
-
-  public static <T> T bean(Class<T> type) {
-    return state.context().getBean(type);
-  }
+    public static <T> T bean(Class<T> type) {
+        return state.context().getBean(type);
+    }
 }

@@ -15,40 +15,50 @@ import java.util.stream.Collectors;
 
 /** Somebody with a browser's cookies and nothing else. */
 public final class Visitor {
-  private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
-  private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NEVER).build();
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .build();
 
-  public HttpResponse<String> get(String path) {
-    return send(HttpRequest.newBuilder(URI.create(Running.base() + path)).GET().build());
-  }
-
-  /** Posts a form with a token taken from the sign-in page, which anyone may open. */
-  public HttpResponse<String> post(String path, Map<String, String> fields) {
-    Matcher token = TOKEN.matcher(get("/sign-up").body());
-    String body = fields.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
-    String csrf = token.find() ? URLEncoder.encode(token.group(1), StandardCharsets.UTF_8) : "";
-    return send(HttpRequest.newBuilder(URI.create(Running.base() + path)).header("Content-Type", "application/x-www-form-urlencoded")
-        .POST(HttpRequest.BodyPublishers.ofString(body + (body.isEmpty() ? "" : "&") + "_csrf=" + csrf)).build());
-  }
-
-  /** Makes an account and is signed in by it. */
-  public static Visitor signedUp(String name) {
-    Visitor visitor = new Visitor();
-    HttpResponse<String> answer = visitor.post("/sign-up", Map.of("name", name, "person", name, "password", "long enough", "units", "METRIC", "locale", "en-GB"));
-    if (answer.statusCode() != 302) {
-      throw new IllegalStateException("Sign-up answered " + answer.statusCode());
+    public HttpResponse<String> get(String path) {
+        return send(
+                HttpRequest.newBuilder(URI.create(Running.base() + path)).GET().build());
     }
-    return visitor;
-  }
 
-  private HttpResponse<String> send(HttpRequest request) {
-    try {
-      return client.send(request, HttpResponse.BodyHandlers.ofString());
-    } catch (IOException unreachable) {
-      throw new IllegalStateException(unreachable);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(stopped);
+    /** Posts a form with a token taken from the sign-in page, which anyone may open. */
+    public HttpResponse<String> post(String path, Map<String, String> fields) {
+        Matcher token = TOKEN.matcher(get("/sign-up").body());
+        String body = fields.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        String csrf = token.find() ? URLEncoder.encode(token.group(1), StandardCharsets.UTF_8) : "";
+        return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body + (body.isEmpty() ? "" : "&") + "_csrf=" + csrf))
+                .build());
     }
-  }
+
+    /** Makes an account and is signed in by it. */
+    public static Visitor signedUp(String name) {
+        Visitor visitor = new Visitor();
+        HttpResponse<String> answer = visitor.post(
+                "/sign-up",
+                Map.of("name", name, "person", name, "password", "long enough", "units", "METRIC", "locale", "en-GB"));
+        if (answer.statusCode() != 302) {
+            throw new IllegalStateException("Sign-up answered " + answer.statusCode());
+        }
+        return visitor;
+    }
+
+    private HttpResponse<String> send(HttpRequest request) {
+        try {
+            return client.send(request, HttpResponse.BodyHandlers.ofString());
+        } catch (IOException unreachable) {
+            throw new IllegalStateException(unreachable);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
 }

@@ -29,37 +29,38 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 5, time = 1)
 public class WinterBench {
-  private List<DailyExtremes> days;
-  private double[] hours;
-  private StationRecord record;
+    private List<DailyExtremes> days;
+    private double[] hours;
+    private StationRecord record;
 
-  @Setup
-  public void thirtyYears() {
-    days = new WeatherGenerator(1, 10, 10, 20, 11, 0.7, 3, 0.7, 0.3).days(LocalDate.of(1995, 1, 1), LocalDate.of(2024, 12, 31));
-    hours = HourlyCurve.of(days, 42.3);
-    record = new StationRecord(days);
-  }
-
-  @Benchmark
-  public double threeModels() {
-    ChillState portions = ChillModel.PORTIONS.begin();
-    ChillState utah = ChillModel.UTAH.begin();
-    ChillState plain = ChillModel.HOURS.begin();
-    for (double hour : hours) {
-      portions.accept(hour);
-      utah.accept(hour);
-      plain.accept(hour);
+    @Setup
+    public void thirtyYears() {
+        days = new WeatherGenerator(1, 10, 10, 20, 11, 0.7, 3, 0.7, 0.3)
+                .days(LocalDate.of(1995, 1, 1), LocalDate.of(2024, 12, 31));
+        hours = HourlyCurve.of(days, 42.3);
+        record = new StationRecord(days);
     }
-    return portions.total() + utah.total() + plain.total();
-  }
 
-  @Benchmark
-  public double[] hourlyCurve() {
-    return HourlyCurve.of(days, 42.3);
-  }
+    @Benchmark
+    public double threeModels() {
+        ChillState portions = ChillModel.PORTIONS.begin();
+        ChillState utah = ChillModel.UTAH.begin();
+        ChillState plain = ChillModel.HOURS.begin();
+        for (double hour : hours) {
+            portions.accept(hour);
+            utah.accept(hour);
+            plain.accept(hour);
+        }
+        return portions.total() + utah.total() + plain.total();
+    }
 
-  @Benchmark
-  public WinterLedger wholeLedger() {
-    return WinterLedger.of(record, 42.3);
-  }
+    @Benchmark
+    public double[] hourlyCurve() {
+        return HourlyCurve.of(days, 42.3);
+    }
+
+    @Benchmark
+    public WinterLedger wholeLedger() {
+        return WinterLedger.of(record, 42.3);
+    }
 }

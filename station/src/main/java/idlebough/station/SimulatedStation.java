@@ -16,18 +16,23 @@ import java.util.Set;
  * @param begin the day on which its record begins; the same begin and seed give the same days whatever is asked for
  * @param outages days on which it gave no reading
  */
-public record SimulatedStation(String name, WeatherGenerator weather, LocalDate begin, Set<LocalDate> outages) implements WeatherStation {
+public record SimulatedStation(String name, WeatherGenerator weather, LocalDate begin, Set<LocalDate> outages)
+        implements WeatherStation {
 
-  @Override
-  public List<DailyExtremes> read(LocalDate first, LocalDate last) {
-    return weather.days(begin, last).stream().filter(day -> !day.date().isBefore(first) && !outages.contains(day.date())).toList();
-  }
+    @Override
+    public List<DailyExtremes> read(LocalDate first, LocalDate last) {
+        return weather.days(begin, last).stream()
+                .filter(day -> !day.date().isBefore(first) && !outages.contains(day.date()))
+                .toList();
+    }
 
-  /** The same days as the station's own download: CSV with ISO dates and °C. */
-  public String download(LocalDate first, LocalDate last) {
-    List<String> lines = new ArrayList<>();
-    lines.add("date,tmin,tmax");
-    read(first, last).forEach(day -> lines.add(String.format(Locale.ROOT, "%s,%.1f,%.1f", day.date(), day.minimum(), day.maximum())));
-    return String.join("\n", lines) + "\n";
-  }
+    /** The same days as the station's own download: CSV with ISO dates and °C. */
+    public String download(LocalDate first, LocalDate last) {
+        List<String> lines = new ArrayList<>();
+        lines.add("date,tmin,tmax");
+        read(first, last)
+                .forEach(day -> lines.add(
+                        String.format(Locale.ROOT, "%s,%.1f,%.1f", day.date(), day.minimum(), day.maximum())));
+        return String.join("\n", lines) + "\n";
+    }
 }

@@ -5,8 +5,9 @@ import idlebough.core.measure.UnitSystem;
 import java.util.Locale;
 
 /** Somebody who signs in, and how they read figures. */
-public record Account(String id, String signIn, String name, String passwordHash, UnitSystem units, String locale, int version) {
-  public Display display() {
-    return new Display(units, Locale.forLanguageTag(locale));
-  }
+public record Account(
+        String id, String signIn, String name, String passwordHash, UnitSystem units, String locale, int version) {
+    public Display display() {
+        return new Display(units, Locale.forLanguageTag(locale));
+    }
 }

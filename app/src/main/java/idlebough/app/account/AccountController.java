@@ -24,116 +24,145 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Sign-up, sign-in, and how a person reads figures. */
 @Controller
 public class AccountController {
-  /** The sign-in name of the demo account, which only a demo start has. */
-  public static final String DEMO = "maren";
-  /** Offered locales: they decide the decimal sign. */
-  private static final Map<String, String> LOCALES = Map.of("en-GB", "2.5 (point)", "en-US", "2.5 (point, US)", "de-DE", "2,5 (comma)", "fr-FR", "2,5 (virgule)", "pt-BR", "2,5 (vírgula)");
-  private final AccountService service;
-  private final AccountMapper accounts;
-  private final SecurityContextRepository contexts;
-  private final boolean demo;
+    /** The sign-in name of the demo account, which only a demo start has. */
+    public static final String DEMO = "maren";
+    /** Offered locales: they decide the decimal sign. */
+    private static final Map<String, String> LOCALES = Map.of(
+            "en-GB",
+            "2.5 (point)",
+            "en-US",
+            "2.5 (point, US)",
+            "de-DE",
+            "2,5 (comma)",
+            "fr-FR",
+            "2,5 (virgule)",
+            "pt-BR",
+            "2,5 (vírgula)");
 
-  AccountController(AccountService service, AccountMapper accounts, SecurityContextRepository contexts, Environment environment) {
-    this.service = service;
-    this.accounts = accounts;
-    this.contexts = contexts;
-    this.demo = environment.acceptsProfiles(Profiles.of("demo"));
-  }
+    private final AccountService service;
+    private final AccountMapper accounts;
+    private final SecurityContextRepository contexts;
+    private final boolean demo;
 
-  @GetMapping("/sign-in")
-  String signIn(Model model, @RequestParam Map<String, String> asked) {
-    model.addAttribute("demo", demo);
-    model.addAttribute("trouble", asked.containsKey("held") ? "Too many wrong passwords for this name. Wait five minutes, then try again."
-        : asked.containsKey("wrong") ? "Name and password do not fit together." : null);
-    model.addAttribute("out", asked.containsKey("out"));
-    return "account/sign-in";
-  }
-
-  @GetMapping("/sign-up")
-  String signUp(Model model, Locale locale) {
-    Fields fields = Fields.blank(new Display(UnitSystem.METRIC, Locale.UK)).put("units", locale.getCountry().equals("US") ? "US" : "METRIC").put("locale", "en-GB");
-    model.addAttribute("fields", fields);
-    model.addAttribute("locales", LOCALES);
-    return "account/sign-up";
-  }
-
-  @PostMapping("/sign-up")
-  String signUp(Model model, @RequestParam Map<String, String> typed, HttpServletRequest request, HttpServletResponse response) {
-    Fields fields = new Fields(typed, new Display(UnitSystem.METRIC, Locale.UK));
-    String signIn = fields.words("name", 80);
-    String person = fields.words("person", 120);
-    UnitSystem units = fields.choice("units", UnitSystem.class);
-    if (fields.value("password").length() < 10) {
-      fields.complain("password", "A password needs at least ten letters or figures.");
-    } else if (fields.value("password").length() > 70) {
-      fields.complain("password", "A password has at most seventy letters or figures.");
+    AccountController(
+            AccountService service,
+            AccountMapper accounts,
+            SecurityContextRepository contexts,
+            Environment environment) {
+        this.service = service;
+        this.accounts = accounts;
+        this.contexts = contexts;
+        this.demo = environment.acceptsProfiles(Profiles.of("demo"));
     }
-    if (!fields.wrong()) {
-      Account account = service.signUp(signIn, person, fields.value("password"), units, locale(fields));
-      if (account != null) {
+
+    @GetMapping("/sign-in")
+    String signIn(Model model, @RequestParam Map<String, String> asked) {
+        model.addAttribute("demo", demo);
+        model.addAttribute(
+                "trouble",
+                asked.containsKey("held")
+                        ? "Too many wrong passwords for this name. Wait five minutes, then try again."
+                        : asked.containsKey("wrong") ? "Name and password do not fit together." : null);
+        model.addAttribute("out", asked.containsKey("out"));
+        return "account/sign-in";
+    }
+
+    @GetMapping("/sign-up")
+    String signUp(Model model, Locale locale) {
+        Fields fields = Fields.blank(new Display(UnitSystem.METRIC, Locale.UK))
+                .put("units", locale.getCountry().equals("US") ? "US" : "METRIC")
+                .put("locale", "en-GB");
+        model.addAttribute("fields", fields);
+        model.addAttribute("locales", LOCALES);
+        return "account/sign-up";
+    }
+
+    @PostMapping("/sign-up")
+    String signUp(
+            Model model,
+            @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Fields fields = new Fields(typed, new Display(UnitSystem.METRIC, Locale.UK));
+        String signIn = fields.words("name", 80);
+        String person = fields.words("person", 120);
+        UnitSystem units = fields.choice("units", UnitSystem.class);
+        if (fields.value("password").length() < 10) {
+            fields.complain("password", "A password needs at least ten letters or figures.");
+        } else if (fields.value("password").length() > 70) {
+            fields.complain("password", "A password has at most seventy letters or figures.");
+        }
+        if (!fields.wrong()) {
+            Account account = service.signUp(signIn, person, fields.value("password"), units, locale(fields));
+            if (account != null) {
+                enter(account, request, response);
+                return "redirect:/";
+            }
+            fields.complain("name", "Somebody signs in by this name already; choose another.");
+        }
+        fields.put("password", "");
+        model.addAttribute("fields", fields);
+        model.addAttribute("locales", LOCALES);
+        return "account/sign-up";
+    }
+
+    private static String locale(Fields fields) {
+        return LOCALES.containsKey(fields.value("locale")) ? fields.value("locale") : "en-GB";
+    }
+
+    private void enter(Account account, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn principal = new SignedIn(account);
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(principal, null, List.of()));
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        contexts.saveContext(context, request, response);
+    }
+
+    /** The one button of a demo start. */
+    @PostMapping("/demo")
+    String demo(HttpServletRequest request, HttpServletResponse response) {
+        Account account = demo ? service.find(DEMO) : null;
+        if (account == null) {
+            return "redirect:/sign-in";
+        }
         enter(account, request, response);
         return "redirect:/";
-      }
-      fields.complain("name", "Somebody signs in by this name already; choose another.");
     }
-    fields.put("password", "");
-    model.addAttribute("fields", fields);
-    model.addAttribute("locales", LOCALES);
-    return "account/sign-up";
-  }
 
-  private static String locale(Fields fields) {
-    return LOCALES.containsKey(fields.value("locale")) ? fields.value("locale") : "en-GB";
-  }
-
-  private void enter(Account account, HttpServletRequest request, HttpServletResponse response) {
-    SignedIn principal = new SignedIn(account);
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(principal, null, List.of()));
-    if (request.getSession(false) != null) {
-      request.changeSessionId();
+    @GetMapping("/account")
+    String settings(Reader reader, Model model) {
+        Account account = accounts.byId(reader.accountId());
+        model.addAttribute(
+                "fields",
+                Fields.blank(reader.display())
+                        .put("person", account.name())
+                        .put("units", account.units())
+                        .put("locale", account.locale()));
+        model.addAttribute("locales", LOCALES);
+        return "account/settings";
     }
-    contexts.saveContext(context, request, response);
-  }
 
-  /** The one button of a demo start. */
-  @PostMapping("/demo")
-  String demo(HttpServletRequest request, HttpServletResponse response) {
-    Account account = demo ? service.find(DEMO) : null;
-    if (account == null) {
-      return "redirect:/sign-in";
+    @PostMapping("/account")
+    String settings(Reader reader, Model model, @RequestParam Map<String, String> typed) {
+        Fields fields = new Fields(typed, reader.display());
+        String person = fields.words("person", 120);
+        UnitSystem units = fields.choice("units", UnitSystem.class);
+        if (fields.wrong()) {
+            model.addAttribute("fields", fields);
+            model.addAttribute("locales", LOCALES);
+            return "account/settings";
+        }
+        accounts.update(reader.accountId(), person, units, locale(fields));
+        return "redirect:/account?saved";
     }
-    enter(account, request, response);
-    return "redirect:/";
-  }
 
-  @GetMapping("/account")
-  String settings(Reader reader, Model model) {
-    Account account = accounts.byId(reader.accountId());
-    model.addAttribute("fields", Fields.blank(reader.display()).put("person", account.name()).put("units", account.units()).put("locale", account.locale()));
-    model.addAttribute("locales", LOCALES);
-    return "account/settings";
-  }
-
-  @PostMapping("/account")
-  String settings(Reader reader, Model model, @RequestParam Map<String, String> typed) {
-    Fields fields = new Fields(typed, reader.display());
-    String person = fields.words("person", 120);
-    UnitSystem units = fields.choice("units", UnitSystem.class);
-    if (fields.wrong()) {
-      model.addAttribute("fields", fields);
-      model.addAttribute("locales", LOCALES);
-      return "account/settings";
+    /** The switch in the header. */
+    @PostMapping("/account/units")
+    String units(Reader reader, @RequestParam UnitSystem units, @RequestParam(defaultValue = "/") String back) {
+        Account account = accounts.byId(reader.accountId());
+        accounts.update(account.id(), account.name(), units, account.locale());
+        return "redirect:" + (back.matches("/[a-z0-9/?=&-]*") && !back.startsWith("//") ? back : "/");
     }
-    accounts.update(reader.accountId(), person, units, locale(fields));
-    return "redirect:/account?saved";
-  }
-
-  /** The switch in the header. */
-  @PostMapping("/account/units")
-  String units(Reader reader, @RequestParam UnitSystem units, @RequestParam(defaultValue = "/") String back) {
-    Account account = accounts.byId(reader.accountId());
-    accounts.update(account.id(), account.name(), units, account.locale());
-    return "redirect:" + (back.matches("/[a-z0-9/?=&-]*") && !back.startsWith("//") ? back : "/");
-  }
 }

@@ -13,47 +13,56 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes accounts and sets passwords. */
 @Service
 public class AccountService {
-  private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
-  private final AccountMapper accounts;
-  private final PasswordEncoder encoder;
-  private final Clock clock;
+    private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
+    private final AccountMapper accounts;
+    private final PasswordEncoder encoder;
+    private final Clock clock;
 
-  AccountService(AccountMapper accounts, PasswordEncoder encoder, Clock clock) {
-    this.accounts = accounts;
-    this.encoder = encoder;
-    this.clock = clock;
-  }
-
-  /** @return null when the sign-in name is taken */
-  @Transactional
-  public Account signUp(String signIn, String name, String password, UnitSystem units, String locale) {
-    Account account = new Account(Ids.next(), signIn.strip().toLowerCase(Locale.ROOT), name.strip(), encoder.encode(password), units, locale, 0);
-    try {
-      accounts.insert(account, clock.instant());
-    } catch (DuplicateKeyException taken) {
-      return null;
+    AccountService(AccountMapper accounts, PasswordEncoder encoder, Clock clock) {
+        this.accounts = accounts;
+        this.encoder = encoder;
+        this.clock = clock;
     }
-    return account;
-  }
 
-  public Account find(String signIn) {
-    return accounts.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
-  }
-
-  /** Sets a random password; null when nobody signs in by that name. */
-  @Transactional
-  public String newPassword(String signIn) {
-    String password = random();
-    return accounts.password(signIn.strip().toLowerCase(Locale.ROOT), encoder.encode(password)) == 1 ? password : null;
-  }
-
-  /** Sixteen letters and figures that are not mistaken for each other. */
-  public static String random() {
-    SecureRandom random = new SecureRandom();
-    StringBuilder password = new StringBuilder();
-    for (int i = 0; i < 16; i++) {
-      password.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+    /** @return null when the sign-in name is taken */
+    @Transactional
+    public Account signUp(String signIn, String name, String password, UnitSystem units, String locale) {
+        Account account = new Account(
+                Ids.next(),
+                signIn.strip().toLowerCase(Locale.ROOT),
+                name.strip(),
+                encoder.encode(password),
+                units,
+                locale,
+                0);
+        try {
+            accounts.insert(account, clock.instant());
+        } catch (DuplicateKeyException taken) {
+            return null;
+        }
+        return account;
     }
-    return password.toString();
-  }
+
+    public Account find(String signIn) {
+        return accounts.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
+    }
+
+    /** Sets a random password; null when nobody signs in by that name. */
+    @Transactional
+    public String newPassword(String signIn) {
+        String password = random();
+        return accounts.password(signIn.strip().toLowerCase(Locale.ROOT), encoder.encode(password)) == 1
+                ? password
+                : null;
+    }
+
+    /** Sixteen letters and figures that are not mistaken for each other. */
+    public static String random() {
+        SecureRandom random = new SecureRandom();
+        StringBuilder password = new StringBuilder();
+        for (int i = 0; i < 16; i++) {
+            password.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+        }
+        return password.toString();
+    }
 }

@@ -21,60 +21,84 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 /** Who may ask for what. Nothing inline, nothing from elsewhere; the session only for those signed in. */
 @Configuration
 public class SecurityConfig {
-  private static final String POLICY = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    private static final String POLICY =
+            "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
-  @Bean
-  SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AuthenticationProvider provider) throws Exception {
-    CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-    tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
-    http.authenticationProvider(provider).securityContext(c -> c.securityContextRepository(contexts))
-        .authorizeHttpRequests(a -> a.requestMatchers("/sign-in", "/sign-up", "/demo", "/error", "/favicon.svg", "/css/**", "/js/**", "/vendor/**").permitAll().anyRequest().authenticated())
-        .formLogin(f -> f.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/", false)
-            .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath() + (failure instanceof LockedException ? "/sign-in?held" : "/sign-in?wrong"))))
-        .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out").deleteCookies("bough"))
-        .requestCache(c -> c.requestCache(new org.springframework.security.web.savedrequest.CookieRequestCache())).csrf(c -> c.csrfTokenRepository(tokens))
-        .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(POLICY)).referrerPolicy(r -> r.policy(org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
-    return http.build();
-  }
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AuthenticationProvider provider)
+            throws Exception {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
+        http.authenticationProvider(provider)
+                .securityContext(c -> c.securityContextRepository(contexts))
+                .authorizeHttpRequests(a -> a.requestMatchers(
+                                "/sign-in",
+                                "/sign-up",
+                                "/demo",
+                                "/error",
+                                "/favicon.svg",
+                                "/css/**",
+                                "/js/**",
+                                "/vendor/**")
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(f -> f.loginPage("/sign-in")
+                        .usernameParameter("name")
+                        .defaultSuccessUrl("/", false)
+                        .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
+                                + (failure instanceof LockedException ? "/sign-in?held" : "/sign-in?wrong"))))
+                .logout(l -> l.logoutUrl("/sign-out")
+                        .logoutSuccessUrl("/sign-in?out")
+                        .deleteCookies("bough"))
+                .requestCache(
+                        c -> c.requestCache(new org.springframework.security.web.savedrequest.CookieRequestCache()))
+                .csrf(c -> c.csrfTokenRepository(tokens))
+                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
+                        .referrerPolicy(r -> r.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)));
+        return http.build();
+    }
 
-  @Bean
-  SecurityContextRepository contexts() {
-    return new HttpSessionSecurityContextRepository();
-  }
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
 
-  @Bean
-  PasswordEncoder passwordEncoder() {
-    return new BCryptPasswordEncoder(11);
-  }
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder(11);
+    }
 
-  @Bean
-  Clock clock() {
-    return Clock.systemUTC();
-  }
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
 
-  @Bean
-  UserDetailsService users(AccountMapper accounts) {
-    return name -> {
-      Account account = accounts.bySignIn(name.strip().toLowerCase(Locale.ROOT));
-      if (account == null) {
-        throw new UsernameNotFoundException("unknown");
-      }
-      return new SignedIn(account);
-    };
-  }
+    @Bean
+    UserDetailsService users(AccountMapper accounts) {
+        return name -> {
+            Account account = accounts.bySignIn(name.strip().toLowerCase(Locale.ROOT));
+            if (account == null) {
+                throw new UsernameNotFoundException("unknown");
+            }
+            return new SignedIn(account);
+        };
+    }
 
-  @Bean
-  AuthenticationProvider provider(UserDetailsService users, PasswordEncoder encoder, Throttle throttle) {
-    DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users) {
-      @Override
-      public Authentication authenticate(Authentication attempt) {
-        if (throttle.holds(attempt.getName())) {
-          throw new LockedException("held back");
-        }
-        return super.authenticate(attempt);
-      }
-    };
-    provider.setPasswordEncoder(encoder);
-    return provider;
-  }
+    @Bean
+    AuthenticationProvider provider(UserDetailsService users, PasswordEncoder encoder, Throttle throttle) {
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users) {
+            @Override
+            public Authentication authenticate(Authentication attempt) {
+                if (throttle.holds(attempt.getName())) {
+                    throw new LockedException("held back");
+                }
+                return super.authenticate(attempt);
+            }
+        };
+        provider.setPasswordEncoder(encoder);
+        return provider;
+    }
 }

@@ -12,21 +12,25 @@ import org.springframework.stereotype.Component;
 /** Holds back guessing: after five wrong passwords for a name it answers nothing for that name for five minutes. */
 @Component
 public class Throttle {
-  private static final int TRIES = 5;
-  private final Cache<String, AtomicInteger> failures = Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(5)).maximumSize(50_000).build();
+    private static final int TRIES = 5;
+    private final Cache<String, AtomicInteger> failures = Caffeine.newBuilder()
+            .expireAfterWrite(Duration.ofMinutes(5))
+            .maximumSize(50_000)
+            .build();
 
-  boolean holds(String name) {
-    AtomicInteger count = failures.getIfPresent(name);
-    return count != null && count.get() >= TRIES;
-  }
+    boolean holds(String name) {
+        AtomicInteger count = failures.getIfPresent(name);
+        return count != null && count.get() >= TRIES;
+    }
 
-  @EventListener
-  void failed(AuthenticationFailureBadCredentialsEvent event) {
-    failures.get(event.getAuthentication().getName(), key -> new AtomicInteger()).incrementAndGet();
-  }
+    @EventListener
+    void failed(AuthenticationFailureBadCredentialsEvent event) {
+        failures.get(event.getAuthentication().getName(), key -> new AtomicInteger())
+                .incrementAndGet();
+    }
 
-  @EventListener
-  void succeeded(AuthenticationSuccessEvent event) {
-    failures.invalidate(event.getAuthentication().getName());
-  }
+    @EventListener
+    void succeeded(AuthenticationSuccessEvent event) {
+        failures.invalidate(event.getAuthentication().getName());
+    }
 }

@@ -16,24 +16,24 @@ import org.springframework.stereotype.Component;
 /** Writes the almanac as an iCalendar file (RFC 5545): whole days, the same identifier each time, so that loading again moves and does not double. */
 @Component
 public class CalendarWriter {
-  public String write(String orchardId, String orchard, List<Task> tasks, Reader say, Instant stamp) {
-    ICalendar calendar = new ICalendar();
-    calendar.setProductId("-//Idle Bough//Almanac//EN");
-    calendar.setName(orchard);
-    for (Task task : tasks) {
-      VEvent event = new VEvent();
-      event.setUid(task.key() + "@" + orchardId);
-      event.setSummary(say.of(task.what()));
-      event.setDescription(say.of(task.why()));
-      event.setDateTimeStamp(Date.from(stamp));
-      event.setDateStart(day(task.from()), false);
-      event.setDateEnd(day(task.to().plusDays(1)), false);
-      calendar.addEvent(event);
+    public String write(String orchardId, String orchard, List<Task> tasks, Reader say, Instant stamp) {
+        ICalendar calendar = new ICalendar();
+        calendar.setProductId("-//Idle Bough//Almanac//EN");
+        calendar.setName(orchard);
+        for (Task task : tasks) {
+            VEvent event = new VEvent();
+            event.setUid(task.key() + "@" + orchardId);
+            event.setSummary(say.of(task.what()));
+            event.setDescription(say.of(task.why()));
+            event.setDateTimeStamp(Date.from(stamp));
+            event.setDateStart(day(task.from()), false);
+            event.setDateEnd(day(task.to().plusDays(1)), false);
+            calendar.addEvent(event);
+        }
+        return Biweekly.write(calendar).go();
     }
-    return Biweekly.write(calendar).go();
-  }
 
-  private static ICalDate day(LocalDate day) {
-    return new ICalDate(new DateTimeComponents(day.getYear(), day.getMonthValue(), day.getDayOfMonth()), false);
-  }
+    private static ICalDate day(LocalDate day) {
+        return new ICalDate(new DateTimeComponents(day.getYear(), day.getMonthValue(), day.getDayOfMonth()), false);
+    }
 }

@@ -22,34 +22,62 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/water")
 public class WaterController {
-  private final Pages pages;
+    private final Pages pages;
 
-  WaterController(Pages pages) {
-    this.pages = pages;
-  }
-
-  @GetMapping
-  String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {
-    Reckoning plan = pages.open(model, scope, Stage.WATER);
-    TreeView picked = pages.tree(plan, tree);
-    model.addAttribute("picked", picked);
-    if (picked != null) {
-      FirstSeason season = picked.season();
-      List<Figure> figures = new ArrayList<>();
-      figures.add(Figure.of("in", "Watering in, on the day", Amount.litres(season.wateringIn()), "in two or three fills", season::working));
-      figures.add(Figure.of("total", "From planting to week 8", Amount.litres(season.total()), "without rain", season::weekWorking));
-      figures.add(Figure.of("warm", "Mean of those weeks", Amount.of(season.setting().meanTemperature(), Quantity.TEMPERATURE), season.warm() ? "warm: it grows" : "too cool to grow", season::weekWorking));
-      if (season.tank() != null) {
-        figures.add(Figure.of("ball", "Easy water in the ball", Amount.litres(season.tank().store()), "half may go", season::weekWorking));
-      }
-      model.addAttribute("figures", figures);
-      model.addAttribute("season", season);
-      model.addAttribute("most", season.weeks().stream().mapToDouble(FirstSeason.Week::total).max().orElse(1));
-      model.addAttribute("about", pages.about(plan, Stage.WATER.room(), "tree:" + picked.id()));
-      List<TreeView> toPlant = plan.trees().stream().filter(TreeView::toPlant).toList();
-      model.addAttribute("allIn", toPlant.stream().mapToDouble(t -> t.season().wateringIn()).sum());
-      model.addAttribute("count", toPlant.size());
+    WaterController(Pages pages) {
+        this.pages = pages;
     }
-    return "irrigation/water";
-  }
+
+    @GetMapping
+    String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {
+        Reckoning plan = pages.open(model, scope, Stage.WATER);
+        TreeView picked = pages.tree(plan, tree);
+        model.addAttribute("picked", picked);
+        if (picked != null) {
+            FirstSeason season = picked.season();
+            List<Figure> figures = new ArrayList<>();
+            figures.add(Figure.of(
+                    "in",
+                    "Watering in, on the day",
+                    Amount.litres(season.wateringIn()),
+                    "in two or three fills",
+                    season::working));
+            figures.add(Figure.of(
+                    "total",
+                    "From planting to week 8",
+                    Amount.litres(season.total()),
+                    "without rain",
+                    season::weekWorking));
+            figures.add(Figure.of(
+                    "warm",
+                    "Mean of those weeks",
+                    Amount.of(season.setting().meanTemperature(), Quantity.TEMPERATURE),
+                    season.warm() ? "warm: it grows" : "too cool to grow",
+                    season::weekWorking));
+            if (season.tank() != null) {
+                figures.add(Figure.of(
+                        "ball",
+                        "Easy water in the ball",
+                        Amount.litres(season.tank().store()),
+                        "half may go",
+                        season::weekWorking));
+            }
+            model.addAttribute("figures", figures);
+            model.addAttribute("season", season);
+            model.addAttribute(
+                    "most",
+                    season.weeks().stream()
+                            .mapToDouble(FirstSeason.Week::total)
+                            .max()
+                            .orElse(1));
+            model.addAttribute("about", pages.about(plan, Stage.WATER.room(), "tree:" + picked.id()));
+            List<TreeView> toPlant =
+                    plan.trees().stream().filter(TreeView::toPlant).toList();
+            model.addAttribute(
+                    "allIn",
+                    toPlant.stream().mapToDouble(t -> t.season().wateringIn()).sum());
+            model.addAttribute("count", toPlant.size());
+        }
+        return "irrigation/water";
+    }
 }

@@ -6,9 +6,19 @@ import idlebough.core.winter.ChillModel;
 import java.time.LocalDate;
 
 /** What the plan as a whole is set to: above all its planting date. */
-public record PlanSettings(String id, String orchardId, LocalDate plantingDate, ChillModel chillModel, RowFill.Pattern pattern, double margin, double alley, Double bearing, int version) implements Row {
-  @Override
-  public String entity() {
-    return "plan";
-  }
+public record PlanSettings(
+        String id,
+        String orchardId,
+        LocalDate plantingDate,
+        ChillModel chillModel,
+        RowFill.Pattern pattern,
+        double margin,
+        double alley,
+        Double bearing,
+        int version)
+        implements Row {
+    @Override
+    public String entity() {
+        return "plan";
+    }
 }

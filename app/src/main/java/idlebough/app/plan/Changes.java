@@ -22,169 +22,196 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 public class Changes {
-  private static final int MOST_MOVED = 400;
-  private final OrchardMapper orchards;
-  private final PlanReader reader;
-  private final JsonMapper json;
-  private final Clock clock;
-  private final Map<String, Kind<?>> kinds = new HashMap<>();
+    private static final int MOST_MOVED = 400;
+    private final OrchardMapper orchards;
+    private final PlanReader reader;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final Map<String, Kind<?>> kinds = new HashMap<>();
 
-  private record Kind<T extends Row>(Class<T> type, RowMapper<T> mapper) {}
+    private record Kind<T extends Row>(Class<T> type, RowMapper<T> mapper) {}
 
-  Changes(OrchardMapper orchards, PlanReader reader, List<RowMapper<?>> mappers, JsonMapper json, Clock clock) {
-    this.orchards = orchards;
-    this.reader = reader;
-    this.json = json;
-    this.clock = clock;
-    mappers.forEach(this::register);
-  }
-
-  @SuppressWarnings("unchecked")
-  private void register(RowMapper<?> mapper) {
-    Class<?> face = java.util.Arrays.stream(mapper.getClass().getInterfaces()).filter(RowMapper.class::isAssignableFrom).findFirst().orElseThrow();
-    Class<Row> type = (Class<Row>) ResolvableType.forClass(face).as(RowMapper.class).getGeneric(0).resolve();
-    kinds.put(type.getName(), new Kind<>(type, (RowMapper<Row>) mapper));
-  }
-
-  /** What a change may do. */
-  public final class Pen {
-    private final Scope scope;
-    private final String set;
-    private int seq;
-
-    private Pen(Scope scope, String set) {
-      this.scope = scope;
-      this.set = set;
+    Changes(OrchardMapper orchards, PlanReader reader, List<RowMapper<?>> mappers, JsonMapper json, Clock clock) {
+        this.orchards = orchards;
+        this.reader = reader;
+        this.json = json;
+        this.clock = clock;
+        mappers.forEach(this::register);
     }
 
-    public <T extends Row> void add(T row) {
-      require(kind(row).mapper().insert(scope, row) == 1);
-      log(row.getClass().getName(), row.id(), null, row);
+    @SuppressWarnings("unchecked")
+    private void register(RowMapper<?> mapper) {
+        Class<?> face = java.util.Arrays.stream(mapper.getClass().getInterfaces())
+                .filter(RowMapper.class::isAssignableFrom)
+                .findFirst()
+                .orElseThrow();
+        Class<Row> type = (Class<Row>)
+                ResolvableType.forClass(face).as(RowMapper.class).getGeneric(0).resolve();
+        kinds.put(type.getName(), new Kind<>(type, (RowMapper<Row>) mapper));
     }
 
-    /** @throws LostRace when the row was saved since it was read at the row's version */
-    public <T extends Row> void save(T row) {
-      RowMapper<T> mapper = kind(row).mapper();
-      T before = mapper.find(scope, row.id());
-      require(before != null);
-      if (mapper.update(scope, row) != 1) {
-        throw new LostRace(before);
-      }
-      if (!with(before, Map.of("version", row.version())).equals(row)) {
-        log(row.getClass().getName(), row.id(), before, row);
-      }
+    /** What a change may do. */
+    public final class Pen {
+        private final Scope scope;
+        private final String set;
+        private int seq;
+
+        private Pen(Scope scope, String set) {
+            this.scope = scope;
+            this.set = set;
+        }
+
+        public <T extends Row> void add(T row) {
+            require(kind(row).mapper().insert(scope, row) == 1);
+            log(row.getClass().getName(), row.id(), null, row);
+        }
+
+        /** @throws LostRace when the row was saved since it was read at the row's version */
+        public <T extends Row> void save(T row) {
+            RowMapper<T> mapper = kind(row).mapper();
+            T before = mapper.find(scope, row.id());
+            require(before != null);
+            if (mapper.update(scope, row) != 1) {
+                throw new LostRace(before);
+            }
+            if (!with(before, Map.of("version", row.version())).equals(row)) {
+                log(row.getClass().getName(), row.id(), before, row);
+            }
+        }
+
+        /** A soft delete. */
+        public <T extends Row> void remove(T row) {
+            save(with(row, Map.of("deleted", true)));
+        }
+
+        private void log(String type, String id, Row from, Row to) {
+            orchards.addEntry(
+                    scope,
+                    set,
+                    seq++,
+                    type.substring(type.lastIndexOf('.') + 1),
+                    id,
+                    from == null ? null : json.writeValueAsString(from),
+                    json.writeValueAsString(to));
+        }
     }
 
-    /** A soft delete. */
-    public <T extends Row> void remove(T row) {
-      save(with(row, Map.of("deleted", true)));
+    private static void require(boolean allowed) {
+        if (!allowed) {
+            throw new NotFound();
+        }
     }
 
-    private void log(String type, String id, Row from, Row to) {
-      orchards.addEntry(scope, set, seq++, type.substring(type.lastIndexOf('.') + 1), id, from == null ? null : json.writeValueAsString(from), json.writeValueAsString(to));
+    @SuppressWarnings("unchecked")
+    private <T extends Row> Kind<T> kind(T row) {
+        return (Kind<T>) kinds.get(row.getClass().getName());
     }
-  }
 
-  private static void require(boolean allowed) {
-    if (!allowed) {
-      throw new NotFound();
+    /** A copy of a row with some of its components replaced. */
+    @SuppressWarnings("unchecked")
+    public <T extends Row> T with(T row, Map<String, ?> components) {
+        Map<String, Object> all = new LinkedHashMap<>(json.convertValue(row, Map.class));
+        all.putAll(components);
+        return (T) json.convertValue(all, row.getClass());
     }
-  }
 
-  @SuppressWarnings("unchecked")
-  private <T extends Row> Kind<T> kind(T row) {
-    return (Kind<T>) kinds.get(row.getClass().getName());
-  }
-
-  /** A copy of a row with some of its components replaced. */
-  @SuppressWarnings("unchecked")
-  public <T extends Row> T with(T row, Map<String, ?> components) {
-    Map<String, Object> all = new LinkedHashMap<>(json.convertValue(row, Map.class));
-    all.putAll(components);
-    return (T) json.convertValue(all, row.getClass());
-  }
-
-  /**
-   * Carries out one set of changes.
-   *
-   * @param cause in words, as it will stand in the history: “Moved C3”
-   */
-  @Transactional
-  public void make(Scope scope, String cause, Consumer<Pen> work) {
-    run(scope, cause, Ids.next(), work);
-  }
-
-  /** Weather comes in: it is kept as given and never undone row by row, but what it moves is told. */
-  @Transactional
-  public void weather(Scope scope, String cause, Runnable work) {
-    run(scope, cause, Ids.next(), pen -> work.run());
-  }
-
-  /** The orchard's name and time zone, which stand outside the plan. */
-  @Transactional
-  public void rename(Scope scope, String name, String zone) {
-    require(orchards.rename(scope, name, zone) >= 0 && orchards.find(scope) != null);
-  }
-
-  private void run(Scope scope, String cause, String set, Consumer<Pen> work) {
-    require(orchards.lock(scope) != null);
-    Map<String, KeyFigures.Key> before = KeyFigures.of(reader.fresh(scope));
-    orchards.beginSet(scope, set, clock.instant(), cause.length() > 200 ? cause.substring(0, 200) : cause);
-    work.accept(new Pen(scope, set));
-    orchards.bump(scope);
-    Map<String, KeyFigures.Key> after = KeyFigures.of(reader.fresh(scope));
-    tell(scope, set, before, after);
-  }
-
-  private void tell(Scope scope, String set, Map<String, KeyFigures.Key> before, Map<String, KeyFigures.Key> after) {
-    int seq = 0;
-    for (Map.Entry<String, KeyFigures.Key> entry : after.entrySet()) {
-      KeyFigures.Key to = entry.getValue();
-      KeyFigures.Key from = before.get(entry.getKey());
-      // A figure that is new has not moved; one that was there and is other, or gone, has.
-      if (from != null && seq < MOST_MOVED && differs(from.value(), to.value())) {
-        orchards.addMoved(scope, set, seq++, new Moved(entry.getKey(), to.label(), to.quantity().name(), from.value(), to.value(), to.room(), to.treeId()));
-      }
+    /**
+     * Carries out one set of changes.
+     *
+     * @param cause in words, as it will stand in the history: “Moved C3”
+     */
+    @Transactional
+    public void make(Scope scope, String cause, Consumer<Pen> work) {
+        run(scope, cause, Ids.next(), work);
     }
-  }
 
-  private static boolean differs(Double a, Double b) {
-    return a == null || b == null ? a != b : Math.abs(a - b) > 1e-9 * Math.max(1, Math.abs(a));
-  }
+    /** Weather comes in: it is kept as given and never undone row by row, but what it moves is told. */
+    @Transactional
+    public void weather(Scope scope, String cause, Runnable work) {
+        run(scope, cause, Ids.next(), pen -> work.run());
+    }
 
-  /**
-   * Undoes this account's last set.
-   *
-   * @return its cause, or null when there is nothing to undo
-   * @throws LostRace when someone changed one of its rows since
-   */
-  @Transactional
-  public String undo(Scope scope) {
-    require(orchards.lock(scope) != null);
-    ChangeSet last = orchards.lastOwn(scope);
-    if (last == null) {
-      return null;
+    /** The orchard's name and time zone, which stand outside the plan. */
+    @Transactional
+    public void rename(Scope scope, String name, String zone) {
+        require(orchards.rename(scope, name, zone) >= 0 && orchards.find(scope) != null);
     }
-    List<ChangeEntry> entries = new ArrayList<>(orchards.entries(scope, last.id()));
-    Collections.reverse(entries);
-    String set = Ids.next();
-    run(scope, "Undid: " + last.cause(), set, pen -> entries.forEach(entry -> turnBack(scope, entry)));
-    orchards.markUndone(scope, last.id(), clock.instant());
-    orchards.markUndone(scope, set, clock.instant());
-    return last.cause();
-  }
 
-  @SuppressWarnings("unchecked")
-  private void turnBack(Scope scope, ChangeEntry entry) {
-    Kind<Row> kind = (Kind<Row>) kinds.values().stream().filter(k -> k.type().getSimpleName().equals(entry.entity())).findFirst().orElseThrow();
-    Row now = kind.mapper().find(scope, entry.entityId());
-    Row left = json.readValue(entry.toRow(), kind.type());
-    if (!with(left, Map.of("version", now.version())).equals(now)) {
-      throw new LostRace(now);
+    private void run(Scope scope, String cause, String set, Consumer<Pen> work) {
+        require(orchards.lock(scope) != null);
+        Map<String, KeyFigures.Key> before = KeyFigures.of(reader.fresh(scope));
+        orchards.beginSet(scope, set, clock.instant(), cause.length() > 200 ? cause.substring(0, 200) : cause);
+        work.accept(new Pen(scope, set));
+        orchards.bump(scope);
+        Map<String, KeyFigures.Key> after = KeyFigures.of(reader.fresh(scope));
+        tell(scope, set, before, after);
     }
-    Row back = entry.fromRow() == null ? with(now, Map.of("deleted", true)) : with(json.readValue(entry.fromRow(), kind.type()), Map.of("version", now.version()));
-    if (kind.mapper().update(scope, back) != 1) {
-      throw new LostRace(now);
+
+    private void tell(Scope scope, String set, Map<String, KeyFigures.Key> before, Map<String, KeyFigures.Key> after) {
+        int seq = 0;
+        for (Map.Entry<String, KeyFigures.Key> entry : after.entrySet()) {
+            KeyFigures.Key to = entry.getValue();
+            KeyFigures.Key from = before.get(entry.getKey());
+            // A figure that is new has not moved; one that was there and is other, or gone, has.
+            if (from != null && seq < MOST_MOVED && differs(from.value(), to.value())) {
+                orchards.addMoved(
+                        scope,
+                        set,
+                        seq++,
+                        new Moved(
+                                entry.getKey(),
+                                to.label(),
+                                to.quantity().name(),
+                                from.value(),
+                                to.value(),
+                                to.room(),
+                                to.treeId()));
+            }
+        }
     }
-  }
+
+    private static boolean differs(Double a, Double b) {
+        return a == null || b == null ? a != b : Math.abs(a - b) > 1e-9 * Math.max(1, Math.abs(a));
+    }
+
+    /**
+     * Undoes this account's last set.
+     *
+     * @return its cause, or null when there is nothing to undo
+     * @throws LostRace when someone changed one of its rows since
+     */
+    @Transactional
+    public String undo(Scope scope) {
+        require(orchards.lock(scope) != null);
+        ChangeSet last = orchards.lastOwn(scope);
+        if (last == null) {
+            return null;
+        }
+        List<ChangeEntry> entries = new ArrayList<>(orchards.entries(scope, last.id()));
+        Collections.reverse(entries);
+        String set = Ids.next();
+        run(scope, "Undid: " + last.cause(), set, pen -> entries.forEach(entry -> turnBack(scope, entry)));
+        orchards.markUndone(scope, last.id(), clock.instant());
+        orchards.markUndone(scope, set, clock.instant());
+        return last.cause();
+    }
+
+    @SuppressWarnings("unchecked")
+    private void turnBack(Scope scope, ChangeEntry entry) {
+        Kind<Row> kind = (Kind<Row>) kinds.values().stream()
+                .filter(k -> k.type().getSimpleName().equals(entry.entity()))
+                .findFirst()
+                .orElseThrow();
+        Row now = kind.mapper().find(scope, entry.entityId());
+        Row left = json.readValue(entry.toRow(), kind.type());
+        if (!with(left, Map.of("version", now.version())).equals(now)) {
+            throw new LostRace(now);
+        }
+        Row back = entry.fromRow() == null
+                ? with(now, Map.of("deleted", true))
+                : with(json.readValue(entry.fromRow(), kind.type()), Map.of("version", now.version()));
+        if (kind.mapper().update(scope, back) != 1) {
+            throw new LostRace(now);
+        }
+    }
 }

@@ -5,11 +5,11 @@ import com.fasterxml.uuid.NoArgGenerator;
 
 /** Time-ordered identifiers (UUID version 7, RFC 9562); a client may make them too. */
 public final class Ids {
-  private static final NoArgGenerator GENERATOR = Generators.timeBasedEpochGenerator();
+    private static final NoArgGenerator GENERATOR = Generators.timeBasedEpochGenerator();
 
-  private Ids() {}
+    private Ids() {}
 
-  public static String next() {
-    return GENERATOR.generate().toString();
-  }
+    public static String next() {
+        return GENERATOR.generate().toString();
+    }
 }

@@ -14,12 +14,41 @@ import idlebough.core.winter.StationRecord;
 import java.util.List;
 
 /** Everything stored of one orchard, as it stood at one revision. */
-public record Plan(Orchard orchard, Site site, PlanSettings settings, List<Pit> pits, List<Choice> choices, List<OwnFigure> ownFigures,
-    List<WayChoice> ways, List<Peg> pegs, List<Tree> trees, List<Measure> measures, List<Note> notes, StationRecord weather, String stationName) {
+public record Plan(
+        Orchard orchard,
+        Site site,
+        PlanSettings settings,
+        List<Pit> pits,
+        List<Choice> choices,
+        List<OwnFigure> ownFigures,
+        List<WayChoice> ways,
+        List<Peg> pegs,
+        List<Tree> trees,
+        List<Measure> measures,
+        List<Note> notes,
+        StationRecord weather,
+        String stationName) {
 
-  /** The same plan with one peg elsewhere: what a drag asks about. */
-  public Plan withPegAt(String pegId, double x, double y) {
-    List<Peg> moved = pegs.stream().map(peg -> peg.id().equals(pegId) ? new Peg(peg.id(), peg.orchardId(), peg.label(), x, y, peg.version(), peg.deleted()) : peg).toList();
-    return new Plan(orchard, site, settings, pits, choices, ownFigures, ways, moved, trees, measures, notes, weather, stationName);
-  }
+    /** The same plan with one peg elsewhere: what a drag asks about. */
+    public Plan withPegAt(String pegId, double x, double y) {
+        List<Peg> moved = pegs.stream()
+                .map(peg -> peg.id().equals(pegId)
+                        ? new Peg(peg.id(), peg.orchardId(), peg.label(), x, y, peg.version(), peg.deleted())
+                        : peg)
+                .toList();
+        return new Plan(
+                orchard,
+                site,
+                settings,
+                pits,
+                choices,
+                ownFigures,
+                ways,
+                moved,
+                trees,
+                measures,
+                notes,
+                weather,
+                stationName);
+    }
 }

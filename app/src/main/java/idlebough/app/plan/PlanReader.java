@@ -27,70 +27,105 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class PlanReader {
-  private final OrchardMapper orchards;
-  private final SiteMapper sites;
-  private final PlanMapper plans;
-  private final PitMapper pits;
-  private final ChoiceMapper choices;
-  private final OwnFigureMapper ownFigures;
-  private final WayMapper ways;
-  private final PegMapper pegs;
-  private final TreeMapper trees;
-  private final MeasureMapper measures;
-  private final NoteMapper notes;
-  private final WeatherMapper weather;
-  private final Cache<String, Reckoning> reckonings = Caffeine.newBuilder().maximumSize(200).build();
-  private final Cache<String, StationRecord> records = Caffeine.newBuilder().maximumSize(50).build();
-  private final Cache<String, WinterLedger> ledgers = Caffeine.newBuilder().maximumSize(50).build();
+    private final OrchardMapper orchards;
+    private final SiteMapper sites;
+    private final PlanMapper plans;
+    private final PitMapper pits;
+    private final ChoiceMapper choices;
+    private final OwnFigureMapper ownFigures;
+    private final WayMapper ways;
+    private final PegMapper pegs;
+    private final TreeMapper trees;
+    private final MeasureMapper measures;
+    private final NoteMapper notes;
+    private final WeatherMapper weather;
+    private final Cache<String, Reckoning> reckonings =
+            Caffeine.newBuilder().maximumSize(200).build();
+    private final Cache<String, StationRecord> records =
+            Caffeine.newBuilder().maximumSize(50).build();
+    private final Cache<String, WinterLedger> ledgers =
+            Caffeine.newBuilder().maximumSize(50).build();
 
-  PlanReader(OrchardMapper orchards, SiteMapper sites, PlanMapper plans, PitMapper pits, ChoiceMapper choices, OwnFigureMapper ownFigures, WayMapper ways, PegMapper pegs, TreeMapper trees,
-      MeasureMapper measures, NoteMapper notes, WeatherMapper weather) {
-    this.orchards = orchards;
-    this.sites = sites;
-    this.plans = plans;
-    this.pits = pits;
-    this.choices = choices;
-    this.ownFigures = ownFigures;
-    this.ways = ways;
-    this.pegs = pegs;
-    this.trees = trees;
-    this.measures = measures;
-    this.notes = notes;
-    this.weather = weather;
-  }
-
-  /** @throws NotFound when there is no such orchard for this account, whoever else may have it */
-  @Transactional(readOnly = true)
-  public Reckoning reckon(Scope scope) {
-    Orchard orchard = orchards.find(scope);
-    if (orchard == null) {
-      throw new NotFound();
+    PlanReader(
+            OrchardMapper orchards,
+            SiteMapper sites,
+            PlanMapper plans,
+            PitMapper pits,
+            ChoiceMapper choices,
+            OwnFigureMapper ownFigures,
+            WayMapper ways,
+            PegMapper pegs,
+            TreeMapper trees,
+            MeasureMapper measures,
+            NoteMapper notes,
+            WeatherMapper weather) {
+        this.orchards = orchards;
+        this.sites = sites;
+        this.plans = plans;
+        this.pits = pits;
+        this.choices = choices;
+        this.ownFigures = ownFigures;
+        this.ways = ways;
+        this.pegs = pegs;
+        this.trees = trees;
+        this.measures = measures;
+        this.notes = notes;
+        this.weather = weather;
     }
-    String key = orchard.id() + "/" + orchard.revision() + "/" + orchard.weatherStamp() + "/" + orchard.role() + "/" + orchard.name();
-    Reckoning known = reckonings.getIfPresent(key);
-    if (known == null) {
-      known = reckon(load(scope, orchard));
-      reckonings.put(key, known);
+
+    /** @throws NotFound when there is no such orchard for this account, whoever else may have it */
+    @Transactional(readOnly = true)
+    public Reckoning reckon(Scope scope) {
+        Orchard orchard = orchards.find(scope);
+        if (orchard == null) {
+            throw new NotFound();
+        }
+        String key = orchard.id() + "/" + orchard.revision() + "/" + orchard.weatherStamp() + "/" + orchard.role() + "/"
+                + orchard.name();
+        Reckoning known = reckonings.getIfPresent(key);
+        if (known == null) {
+            known = reckon(load(scope, orchard));
+            reckonings.put(key, known);
+        }
+        return known;
     }
-    return known;
-  }
 
-  /** For a plan that is not stored, such as the middle of a drag. */
-  public Reckoning reckon(Plan plan) {
-    return new Reckoning(plan, ledgers.get(plan.orchard().id() + "/" + plan.orchard().weatherStamp() + "/" + plan.site().latitude(), key -> WinterLedger.of(plan.weather(), plan.site().latitude())));
-  }
+    /** For a plan that is not stored, such as the middle of a drag. */
+    public Reckoning reckon(Plan plan) {
+        return new Reckoning(
+                plan,
+                ledgers.get(
+                        plan.orchard().id() + "/" + plan.orchard().weatherStamp() + "/"
+                                + plan.site().latitude(),
+                        key -> WinterLedger.of(plan.weather(), plan.site().latitude())));
+    }
 
-  /** As it stands inside the running transaction, past every cache of plans. */
-  Reckoning fresh(Scope scope) {
-    return reckon(load(scope, Objects.requireNonNull(orchards.find(scope))));
-  }
+    /** As it stands inside the running transaction, past every cache of plans. */
+    Reckoning fresh(Scope scope) {
+        return reckon(load(scope, Objects.requireNonNull(orchards.find(scope))));
+    }
 
-  private Plan load(Scope scope, Orchard orchard) {
-    Site site = sites.all(scope).get(0);
-    StationRecord record = records.get(orchard.id() + "/" + orchard.weatherStamp(),
-        key -> new StationRecord(weather.days(scope).stream().map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum())).toList()));
-    WeatherMapper.Station station = weather.station(scope);
-    return new Plan(orchard, site, plans.all(scope).get(0), pits.all(scope), choices.all(scope), ownFigures.all(scope), ways.all(scope), pegs.all(scope), trees.all(scope), measures.all(scope),
-        notes.all(scope), record, station == null ? null : station.name());
-  }
+    private Plan load(Scope scope, Orchard orchard) {
+        Site site = sites.all(scope).get(0);
+        StationRecord record = records.get(
+                orchard.id() + "/" + orchard.weatherStamp(),
+                key -> new StationRecord(weather.days(scope).stream()
+                        .map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum()))
+                        .toList()));
+        WeatherMapper.Station station = weather.station(scope);
+        return new Plan(
+                orchard,
+                site,
+                plans.all(scope).get(0),
+                pits.all(scope),
+                choices.all(scope),
+                ownFigures.all(scope),
+                ways.all(scope),
+                pegs.all(scope),
+                trees.all(scope),
+                measures.all(scope),
+                notes.all(scope),
+                record,
+                station == null ? null : station.name());
+    }
 }

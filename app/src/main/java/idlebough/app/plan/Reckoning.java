@@ -57,275 +57,388 @@ import java.util.stream.Collectors;
  * asked for. It only hands records to the core and gathers what comes back.
  */
 public final class Reckoning {
-  private final Plan plan;
-  private final WinterLedger winters;
-  private final Map<String, Object> parts = new HashMap<>();
+    private final Plan plan;
+    private final WinterLedger winters;
+    private final Map<String, Object> parts = new HashMap<>();
 
-  Reckoning(Plan plan, WinterLedger winters) {
-    this.plan = plan;
-    this.winters = winters;
-  }
-
-  public Plan plan() {
-    return plan;
-  }
-
-  public WinterLedger winters() {
-    return winters;
-  }
-
-  @SuppressWarnings("unchecked")
-  private synchronized <T> T part(String name, Supplier<T> reckon) {
-    if (!parts.containsKey(name)) {
-      parts.put(name, reckon.get());
+    Reckoning(Plan plan, WinterLedger winters) {
+        this.plan = plan;
+        this.winters = winters;
     }
-    return (T) parts.get(name);
-  }
 
-  // Site
-
-  /** Null while no boundary is drawn. */
-  public Plot plot() {
-    return part("plot", () -> plan.site().corners().isBlank() ? null : Plot.of(SiteText.points(plan.site().corners())));
-  }
-
-  public List<SoilPit> pits() {
-    return part("pits", () -> plan.pits().stream().map(SiteText::pit).toList());
-  }
-
-  /** The crops that matter here: those of the trees and choices. */
-  public List<Crop> crops() {
-    return part("crops", () -> {
-      Set<Crop> crops = new LinkedHashSet<>();
-      plan.choices().forEach(choice -> crops.add(variety(choice.varietyKey()).crop()));
-      plan.trees().forEach(tree -> crops.add(variety(tree.varietyKey()).crop()));
-      return List.copyOf(crops);
-    });
-  }
-
-  /** The pit that speaks for a place: the nearest. */
-  public SoilPit pitFor(Point place) {
-    return pits().stream().min(Comparator.comparingDouble(pit -> pit.place().distance(place))).orElse(null);
-  }
-
-  // Winters, varieties
-
-  /** A variety with this orchard's own figures laid over the shipped ones. */
-  public Variety variety(String key) {
-    Variety shipped = Varieties.of(key);
-    return plan.ownFigures().stream().filter(own -> own.varietyKey().equals(key)).findFirst().map(OwnFigure::chillNeed).map(shipped::withChill).orElse(shipped);
-  }
-
-  /** Every variety of the catalogue judged for this site, best first. */
-  public List<VarietyVerdict> verdicts() {
-    return part("verdicts", () -> Varieties.all().stream().map(shipped -> VarietyVerdict.of(variety(shipped.key()), winters, pits()))
-        .sorted(Comparator.comparingDouble(VarietyVerdict::rank).thenComparing(verdict -> verdict.variety().label())).toList());
-  }
-
-  public VarietyVerdict verdict(String key) {
-    return verdicts().stream().filter(verdict -> verdict.variety().key().equals(key)).findFirst().orElseThrow(NotFound::new);
-  }
-
-  public Rootstock stock(Choice choice) {
-    return choice.rootstockKey() == null ? null : Rootstocks.find(choice.rootstockKey());
-  }
-
-  /** The pits that speak for a choice's trees; all of them while none has a place. */
-  private List<SoilPit> pitsOf(Choice choice) {
-    List<SoilPit> pits = trees().stream().filter(tree -> choice.id().equals(tree.row().choiceId()) && tree.footing() == Footing.GRADE && tree.pit() != null).map(TreeView::pit).distinct().toList();
-    return trees().stream().anyMatch(tree -> choice.id().equals(tree.row().choiceId())) ? pits : pits();
-  }
-
-  // Partners
-
-  public PartnerWeb web() {
-    return part("web", () -> {
-      List<PartnerWeb.Flowering> flowering = new ArrayList<>();
-      trees().forEach(tree -> flowering.add(new PartnerWeb.Flowering(tree.id(), tree.label() + " ‘" + tree.variety().name() + "’", tree.variety(), tree.planned().place())));
-      // Chosen but not yet given a peg: taken as near to all.
-      plan.choices().stream().filter(choice -> plan.trees().stream().noneMatch(tree -> choice.id().equals(tree.choiceId())))
-          .forEach(choice -> flowering.add(new PartnerWeb.Flowering(choice.id(), "‘" + variety(choice.varietyKey()).name() + "’", variety(choice.varietyKey()), null)));
-      return new PartnerWeb(flowering);
-    });
-  }
-
-  // Layout
-
-  /** Trees that stand or will stand, in the order of their pegs. */
-  public List<TreeView> trees() {
-    return part("trees", () -> {
-      Map<String, Peg> pegs = plan.pegs().stream().collect(Collectors.toMap(Peg::id, peg -> peg));
-      List<String> order = plan.pegs().stream().map(Peg::id).toList();
-      return plan.trees().stream().filter(tree -> tree.state().stands() && pegs.containsKey(tree.pegId())).sorted(Comparator.comparingInt(tree -> order.indexOf(tree.pegId())))
-          .map(tree -> view(tree, pegs.get(tree.pegId()))).toList();
-    });
-  }
-
-  public TreeView tree(String id) {
-    return trees().stream().filter(tree -> tree.id().equals(id)).findFirst().orElse(null);
-  }
-
-  private TreeView view(Tree row, Peg peg) {
-    Variety variety = variety(row.varietyKey());
-    Rootstock stock = row.rootstockKey() == null ? null : Rootstocks.find(row.rootstockKey());
-    Point place = new Point(peg.x(), peg.y());
-    SoilPit pit = pitFor(place);
-    Footing footing = row.footing() != null ? row.footing() : Footing.GRADE;
-    double age = row.plantedOn() == null ? 0 : Math.max(0, ChronoUnit.DAYS.between(row.plantedOn(), plan.settings().plantingDate()) / 365.25);
-    PlannedTree planned = new PlannedTree(row.id(), peg.label(), variety, stock, place, age);
-    NurseryTree nursery = new NurseryTree(row.form(), row.ballDiameter(), row.ballHeight(), row.unionAboveFlare(), row.stem());
-    Texture texture = pit == null ? Texture.LOAM : pit.texture();
-    PlantingSection section = PlantingSection.of(new PlantingSection.Setting(nursery, stock, texture, footing, waysOf(row.id()), plan.site().stormWind(), plan.site().latitude()));
-    boolean fast = pit != null && pit.rate() != null && pit.rate().drainageClass() == DrainageClass.DROUGHTY;
-    LocalDate planting = row.plantedOn() != null ? row.plantedOn() : plan.settings().plantingDate();
-    double[] after = climateAfter(planting);
-    FirstSeason season = FirstSeason.of(new FirstSeason.Setting(planting, row.form() == Form.BARE ? 0 : nursery.litres(), 0.5, texture, after[0], after[1], fast));
-    return new TreeView(row, peg, variety, stock, pit, footing, planned, section, season);
-  }
-
-  /** Mean temperature and reference ET of the eight weeks after a day, over all years of the record; mild guesses without one. */
-  private double[] climateAfter(LocalDate day) {
-    Map<MonthDay, double[]> byDay = part("climate", () -> {
-      Map<MonthDay, double[]> sums = new HashMap<>();
-      for (DailyExtremes extremes : plan.weather().days()) {
-        double[] sum = sums.computeIfAbsent(MonthDay.from(extremes.date()), key -> new double[3]);
-        sum[0] += extremes.minimum();
-        sum[1] += extremes.maximum();
-        sum[2]++;
-      }
-      return sums;
-    });
-    double low = 0;
-    double high = 0;
-    int n = 0;
-    for (int i = 0; i < 56; i++) {
-      double[] sum = byDay.get(MonthDay.from(day.plusDays(i)));
-      if (sum != null) {
-        low += sum[0] / sum[2];
-        high += sum[1] / sum[2];
-        n++;
-      }
+    public Plan plan() {
+        return plan;
     }
-    if (n == 0) {
-      return new double[] {15, 3};
+
+    public WinterLedger winters() {
+        return winters;
     }
-    return new double[] {(low + high) / 2 / n, ReferenceEt.hargreaves(plan.site().latitude(), day.plusDays(28).getDayOfYear(), high / n, low / n)};
-  }
 
-  /** The schools that hold for a tree: its own over the orchard's. */
-  public Map<String, String> waysOf(String treeId) {
-    Map<String, String> ways = new LinkedHashMap<>();
-    plan.ways().stream().filter(way -> way.treeId() == null).forEach(way -> ways.put(way.wayKey(), way.choice()));
-    plan.ways().stream().filter(way -> treeId != null && treeId.equals(way.treeId())).map(WayChoice.class::cast).forEach(way -> ways.put(way.wayKey(), way.choice()));
-    return ways;
-  }
+    @SuppressWarnings("unchecked")
+    private synchronized <T> T part(String name, Supplier<T> reckon) {
+        if (!parts.containsKey(name)) {
+            parts.put(name, reckon.get());
+        }
+        return (T) parts.get(name);
+    }
 
-  // Almanac, daybook
+    // Site
 
-  public List<Task> tasks() {
-    return part("tasks", () -> {
-      List<TreeView> toPlant = trees().stream().filter(TreeView::toPlant).toList();
-      List<Almanac.Entry> entries = toPlant.stream().map(tree -> new Almanac.Entry(tree.label(), tree.stock(), tree.footing(), tree.row().form() == Form.BARE,
-          tree.variety().crop().firstCropYear() <= 2, tree.season())).toList();
-      boolean limy = pits().stream().anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() > crop.phHigh()));
-      boolean sour = pits().stream().anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() < crop.phLow()));
-      return Almanac.of(new Almanac.Setting(plan.settings().plantingDate(), plan.site().latitude(), limy, sour, pits().stream().anyMatch(pit -> pit.pan() != null), entries));
-    });
-  }
+    /** Null while no boundary is drawn. */
+    public Plot plot() {
+        return part(
+                "plot",
+                () -> plan.site().corners().isBlank()
+                        ? null
+                        : Plot.of(SiteText.points(plan.site().corners())));
+    }
 
-  public List<Measure> measuresOf(String treeId) {
-    return plan.measures().stream().filter(measure -> measure.treeId().equals(treeId)).toList();
-  }
+    public List<SoilPit> pits() {
+        return part("pits", () -> plan.pits().stream().map(SiteText::pit).toList());
+    }
 
-  /** The first union height measured on the planting day, or null. */
-  public Measure asPlanted(String treeId) {
-    return measuresOf(treeId).stream().filter(measure -> measure.kind() == Measure.Kind.AS_PLANTED).reduce((first, last) -> last).orElse(null);
-  }
-
-  /** The newest check against the settling forecast, or null. */
-  public UnionCheck check(TreeView tree) {
-    Measure planted = asPlanted(tree.id());
-    Measure last = measuresOf(tree.id()).stream().filter(measure -> measure.kind() == Measure.Kind.CHECK).reduce((first, second) -> second).orElse(null);
-    return planted == null || last == null ? null : UnionCheck.of(tree.section(), planted.measuredOn(), planted.height(), last.measuredOn(), last.height());
-  }
-
-  // Findings
-
-  /** All findings of a room, sound ones too, worst first. */
-  public List<Finding> findings(String room) {
-    return part("findings." + room, () -> {
-      List<Finding> found = new ArrayList<>();
-      switch (room) {
-        case "site" -> site(found);
-        case "winter" -> found.addAll(WinterRules.judge(winters));
-        case "variety" -> chosen().forEach(key -> verdict(key).findings().stream().filter(finding -> !(finding.rule().equals("variety.drainage") && onMounds(key))).forEach(found::add));
-        case "pollination" -> found.addAll(web().findings());
-        case "rootstock" -> plan.choices().forEach(choice -> found.addAll(RootstockRules.judge("choice:" + choice.id(), variety(choice.varietyKey()), stock(choice), pitsOf(choice))));
-        case "layout" -> found.addAll(LayoutRules.judge(plot(), trees().stream().map(TreeView::planned).toList(), web()));
-        case "irrigation" -> trees().stream().filter(TreeView::toPlant).forEach(tree -> found.addAll(tree.season().findings("tree:" + tree.id(), tree.label())));
-        case "planting" -> planting(found);
-        case "daybook" -> trees().forEach(tree -> {
-          UnionCheck check = check(tree);
-          if (check != null && tree.section().hasUnion()) {
-            found.add(check.judge(tree.id(), tree.label(), tree.section().unionMin()));
-          }
+    /** The crops that matter here: those of the trees and choices. */
+    public List<Crop> crops() {
+        return part("crops", () -> {
+            Set<Crop> crops = new LinkedHashSet<>();
+            plan.choices()
+                    .forEach(choice -> crops.add(variety(choice.varietyKey()).crop()));
+            plan.trees().forEach(tree -> crops.add(variety(tree.varietyKey()).crop()));
+            return List.copyOf(crops);
         });
-        default -> { }
-      }
-      found.sort(Comparator.comparing(Finding::standing).reversed());
-      return List.copyOf(found);
-    });
-  }
-
-  private void site(List<Finding> found) {
-    // Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit.
-    Set<String> seen = new LinkedHashSet<>();
-    if (trees().isEmpty()) {
-      pits().forEach(pit -> crops().forEach(crop -> judge(found, pit, crop)));
-    } else {
-      trees().stream().filter(TreeView::toPlant).filter(tree -> tree.pit() != null && tree.footing() == Footing.GRADE && seen.add(tree.pit().id() + tree.variety().crop().key()))
-          .forEach(tree -> judge(found, tree.pit(), tree.variety().crop()));
     }
-  }
 
-  private static void judge(List<Finding> found, SoilPit pit, Crop crop) {
-    found.add(SiteRules.drainage(pit, crop));
-    Finding ph = SiteRules.ph(pit, crop);
-    if (ph != null) {
-      found.add(ph);
+    /** The pit that speaks for a place: the nearest. */
+    public SoilPit pitFor(Point place) {
+        return pits().stream()
+                .min(Comparator.comparingDouble(pit -> pit.place().distance(place)))
+                .orElse(null);
     }
-  }
 
-  private void planting(List<Finding> found) {
-    for (TreeView tree : trees()) {
-      if (tree.toPlant()) {
-        found.addAll(PlantingRules.judge(tree.id(), tree.label(), tree.section()));
-      } else if (tree.section().hasUnion() && asPlanted(tree.id()) != null && check(tree) == null) {
-        found.add(PlantingRules.asPlanted(tree.id(), tree.label(), tree.section(), asPlanted(tree.id()).height()));
-      }
+    // Winters, varieties
+
+    /** A variety with this orchard's own figures laid over the shipped ones. */
+    public Variety variety(String key) {
+        Variety shipped = Varieties.of(key);
+        return plan.ownFigures().stream()
+                .filter(own -> own.varietyKey().equals(key))
+                .findFirst()
+                .map(OwnFigure::chillNeed)
+                .map(shipped::withChill)
+                .orElse(shipped);
     }
-  }
 
-  /** Whether every tree of a variety is set on a mound, so that the soil below no longer decides. */
-  private boolean onMounds(String variety) {
-    List<TreeView> of = trees().stream().filter(tree -> tree.variety().key().equals(variety)).toList();
-    return !of.isEmpty() && of.stream().allMatch(tree -> tree.footing() != Footing.GRADE);
-  }
+    /** Every variety of the catalogue judged for this site, best first. */
+    public List<VarietyVerdict> verdicts() {
+        return part(
+                "verdicts",
+                () -> Varieties.all().stream()
+                        .map(shipped -> VarietyVerdict.of(variety(shipped.key()), winters, pits()))
+                        .sorted(Comparator.comparingDouble(VarietyVerdict::rank)
+                                .thenComparing(verdict -> verdict.variety().label()))
+                        .toList());
+    }
 
-  /** Keys of the varieties chosen or planted. */
-  public Set<String> chosen() {
-    Set<String> keys = new LinkedHashSet<>();
-    plan.choices().forEach(choice -> keys.add(choice.varietyKey()));
-    plan.trees().stream().filter(tree -> tree.state().stands()).forEach(tree -> keys.add(tree.varietyKey()));
-    return keys;
-  }
+    public VarietyVerdict verdict(String key) {
+        return verdicts().stream()
+                .filter(verdict -> verdict.variety().key().equals(key))
+                .findFirst()
+                .orElseThrow(NotFound::new);
+    }
 
-  /** Those of a room that are not sound. */
-  public List<Finding> doubts(String room) {
-    return findings(room).stream().filter(finding -> !finding.isSound()).toList();
-  }
+    public Rootstock stock(Choice choice) {
+        return choice.rootstockKey() == null ? null : Rootstocks.find(choice.rootstockKey());
+    }
 
-  public long count(String room, Standing standing) {
-    return findings(room).stream().filter(finding -> finding.standing() == standing).count();
-  }
+    /** The pits that speak for a choice's trees; all of them while none has a place. */
+    private List<SoilPit> pitsOf(Choice choice) {
+        List<SoilPit> pits = trees().stream()
+                .filter(tree -> choice.id().equals(tree.row().choiceId())
+                        && tree.footing() == Footing.GRADE
+                        && tree.pit() != null)
+                .map(TreeView::pit)
+                .distinct()
+                .toList();
+        return trees().stream().anyMatch(tree -> choice.id().equals(tree.row().choiceId())) ? pits : pits();
+    }
+
+    // Partners
+
+    public PartnerWeb web() {
+        return part("web", () -> {
+            List<PartnerWeb.Flowering> flowering = new ArrayList<>();
+            trees().forEach(tree -> flowering.add(new PartnerWeb.Flowering(
+                    tree.id(),
+                    tree.label() + " ‘" + tree.variety().name() + "’",
+                    tree.variety(),
+                    tree.planned().place())));
+            // Chosen but not yet given a peg: taken as near to all.
+            plan.choices().stream()
+                    .filter(choice ->
+                            plan.trees().stream().noneMatch(tree -> choice.id().equals(tree.choiceId())))
+                    .forEach(choice -> flowering.add(new PartnerWeb.Flowering(
+                            choice.id(),
+                            "‘" + variety(choice.varietyKey()).name() + "’",
+                            variety(choice.varietyKey()),
+                            null)));
+            return new PartnerWeb(flowering);
+        });
+    }
+
+    // Layout
+
+    /** Trees that stand or will stand, in the order of their pegs. */
+    public List<TreeView> trees() {
+        return part("trees", () -> {
+            Map<String, Peg> pegs = plan.pegs().stream().collect(Collectors.toMap(Peg::id, peg -> peg));
+            List<String> order = plan.pegs().stream().map(Peg::id).toList();
+            return plan.trees().stream()
+                    .filter(tree -> tree.state().stands() && pegs.containsKey(tree.pegId()))
+                    .sorted(Comparator.comparingInt(tree -> order.indexOf(tree.pegId())))
+                    .map(tree -> view(tree, pegs.get(tree.pegId())))
+                    .toList();
+        });
+    }
+
+    public TreeView tree(String id) {
+        return trees().stream().filter(tree -> tree.id().equals(id)).findFirst().orElse(null);
+    }
+
+    private TreeView view(Tree row, Peg peg) {
+        Variety variety = variety(row.varietyKey());
+        Rootstock stock = row.rootstockKey() == null ? null : Rootstocks.find(row.rootstockKey());
+        Point place = new Point(peg.x(), peg.y());
+        SoilPit pit = pitFor(place);
+        Footing footing = row.footing() != null ? row.footing() : Footing.GRADE;
+        double age = row.plantedOn() == null
+                ? 0
+                : Math.max(
+                        0,
+                        ChronoUnit.DAYS.between(row.plantedOn(), plan.settings().plantingDate()) / 365.25);
+        PlannedTree planned = new PlannedTree(row.id(), peg.label(), variety, stock, place, age);
+        NurseryTree nursery =
+                new NurseryTree(row.form(), row.ballDiameter(), row.ballHeight(), row.unionAboveFlare(), row.stem());
+        Texture texture = pit == null ? Texture.LOAM : pit.texture();
+        PlantingSection section = PlantingSection.of(new PlantingSection.Setting(
+                nursery,
+                stock,
+                texture,
+                footing,
+                waysOf(row.id()),
+                plan.site().stormWind(),
+                plan.site().latitude()));
+        boolean fast = pit != null && pit.rate() != null && pit.rate().drainageClass() == DrainageClass.DROUGHTY;
+        LocalDate planting =
+                row.plantedOn() != null ? row.plantedOn() : plan.settings().plantingDate();
+        double[] after = climateAfter(planting);
+        FirstSeason season = FirstSeason.of(new FirstSeason.Setting(
+                planting, row.form() == Form.BARE ? 0 : nursery.litres(), 0.5, texture, after[0], after[1], fast));
+        return new TreeView(row, peg, variety, stock, pit, footing, planned, section, season);
+    }
+
+    /** Mean temperature and reference ET of the eight weeks after a day, over all years of the record; mild guesses without one. */
+    private double[] climateAfter(LocalDate day) {
+        Map<MonthDay, double[]> byDay = part("climate", () -> {
+            Map<MonthDay, double[]> sums = new HashMap<>();
+            for (DailyExtremes extremes : plan.weather().days()) {
+                double[] sum = sums.computeIfAbsent(MonthDay.from(extremes.date()), key -> new double[3]);
+                sum[0] += extremes.minimum();
+                sum[1] += extremes.maximum();
+                sum[2]++;
+            }
+            return sums;
+        });
+        double low = 0;
+        double high = 0;
+        int n = 0;
+        for (int i = 0; i < 56; i++) {
+            double[] sum = byDay.get(MonthDay.from(day.plusDays(i)));
+            if (sum != null) {
+                low += sum[0] / sum[2];
+                high += sum[1] / sum[2];
+                n++;
+            }
+        }
+        if (n == 0) {
+            return new double[] {15, 3};
+        }
+        return new double[] {
+            (low + high) / 2 / n,
+            ReferenceEt.hargreaves(plan.site().latitude(), day.plusDays(28).getDayOfYear(), high / n, low / n)
+        };
+    }
+
+    /** The schools that hold for a tree: its own over the orchard's. */
+    public Map<String, String> waysOf(String treeId) {
+        Map<String, String> ways = new LinkedHashMap<>();
+        plan.ways().stream().filter(way -> way.treeId() == null).forEach(way -> ways.put(way.wayKey(), way.choice()));
+        plan.ways().stream()
+                .filter(way -> treeId != null && treeId.equals(way.treeId()))
+                .map(WayChoice.class::cast)
+                .forEach(way -> ways.put(way.wayKey(), way.choice()));
+        return ways;
+    }
+
+    // Almanac, daybook
+
+    public List<Task> tasks() {
+        return part("tasks", () -> {
+            List<TreeView> toPlant = trees().stream().filter(TreeView::toPlant).toList();
+            List<Almanac.Entry> entries = toPlant.stream()
+                    .map(tree -> new Almanac.Entry(
+                            tree.label(),
+                            tree.stock(),
+                            tree.footing(),
+                            tree.row().form() == Form.BARE,
+                            tree.variety().crop().firstCropYear() <= 2,
+                            tree.season()))
+                    .toList();
+            boolean limy = pits().stream()
+                    .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() > crop.phHigh()));
+            boolean sour = pits().stream()
+                    .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() < crop.phLow()));
+            return Almanac.of(new Almanac.Setting(
+                    plan.settings().plantingDate(),
+                    plan.site().latitude(),
+                    limy,
+                    sour,
+                    pits().stream().anyMatch(pit -> pit.pan() != null),
+                    entries));
+        });
+    }
+
+    public List<Measure> measuresOf(String treeId) {
+        return plan.measures().stream()
+                .filter(measure -> measure.treeId().equals(treeId))
+                .toList();
+    }
+
+    /** The first union height measured on the planting day, or null. */
+    public Measure asPlanted(String treeId) {
+        return measuresOf(treeId).stream()
+                .filter(measure -> measure.kind() == Measure.Kind.AS_PLANTED)
+                .reduce((first, last) -> last)
+                .orElse(null);
+    }
+
+    /** The newest check against the settling forecast, or null. */
+    public UnionCheck check(TreeView tree) {
+        Measure planted = asPlanted(tree.id());
+        Measure last = measuresOf(tree.id()).stream()
+                .filter(measure -> measure.kind() == Measure.Kind.CHECK)
+                .reduce((first, second) -> second)
+                .orElse(null);
+        return planted == null || last == null
+                ? null
+                : UnionCheck.of(
+                        tree.section(), planted.measuredOn(), planted.height(), last.measuredOn(), last.height());
+    }
+
+    // Findings
+
+    /** All findings of a room, sound ones too, worst first. */
+    public List<Finding> findings(String room) {
+        return part("findings." + room, () -> {
+            List<Finding> found = new ArrayList<>();
+            switch (room) {
+                case "site" -> site(found);
+                case "winter" -> found.addAll(WinterRules.judge(winters));
+                case "variety" ->
+                    chosen().forEach(key -> verdict(key).findings().stream()
+                            .filter(finding -> !(finding.rule().equals("variety.drainage") && onMounds(key)))
+                            .forEach(found::add));
+                case "pollination" -> found.addAll(web().findings());
+                case "rootstock" ->
+                    plan.choices()
+                            .forEach(choice -> found.addAll(RootstockRules.judge(
+                                    "choice:" + choice.id(),
+                                    variety(choice.varietyKey()),
+                                    stock(choice),
+                                    pitsOf(choice))));
+                case "layout" ->
+                    found.addAll(LayoutRules.judge(
+                            plot(), trees().stream().map(TreeView::planned).toList(), web()));
+                case "irrigation" ->
+                    trees().stream()
+                            .filter(TreeView::toPlant)
+                            .forEach(tree -> found.addAll(tree.season().findings("tree:" + tree.id(), tree.label())));
+                case "planting" -> planting(found);
+                case "daybook" ->
+                    trees().forEach(tree -> {
+                        UnionCheck check = check(tree);
+                        if (check != null && tree.section().hasUnion()) {
+                            found.add(check.judge(
+                                    tree.id(), tree.label(), tree.section().unionMin()));
+                        }
+                    });
+                default -> {}
+            }
+            found.sort(Comparator.comparing(Finding::standing).reversed());
+            return List.copyOf(found);
+        });
+    }
+
+    private void site(List<Finding> found) {
+        // Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit.
+        Set<String> seen = new LinkedHashSet<>();
+        if (trees().isEmpty()) {
+            pits().forEach(pit -> crops().forEach(crop -> judge(found, pit, crop)));
+        } else {
+            trees().stream()
+                    .filter(TreeView::toPlant)
+                    .filter(tree -> tree.pit() != null
+                            && tree.footing() == Footing.GRADE
+                            && seen.add(tree.pit().id() + tree.variety().crop().key()))
+                    .forEach(tree -> judge(found, tree.pit(), tree.variety().crop()));
+        }
+    }
+
+    private static void judge(List<Finding> found, SoilPit pit, Crop crop) {
+        found.add(SiteRules.drainage(pit, crop));
+        Finding ph = SiteRules.ph(pit, crop);
+        if (ph != null) {
+            found.add(ph);
+        }
+    }
+
+    private void planting(List<Finding> found) {
+        for (TreeView tree : trees()) {
+            if (tree.toPlant()) {
+                found.addAll(PlantingRules.judge(tree.id(), tree.label(), tree.section()));
+            } else if (tree.section().hasUnion() && asPlanted(tree.id()) != null && check(tree) == null) {
+                found.add(PlantingRules.asPlanted(
+                        tree.id(),
+                        tree.label(),
+                        tree.section(),
+                        asPlanted(tree.id()).height()));
+            }
+        }
+    }
+
+    /** Whether every tree of a variety is set on a mound, so that the soil below no longer decides. */
+    private boolean onMounds(String variety) {
+        List<TreeView> of = trees().stream()
+                .filter(tree -> tree.variety().key().equals(variety))
+                .toList();
+        return !of.isEmpty() && of.stream().allMatch(tree -> tree.footing() != Footing.GRADE);
+    }
+
+    /** Keys of the varieties chosen or planted. */
+    public Set<String> chosen() {
+        Set<String> keys = new LinkedHashSet<>();
+        plan.choices().forEach(choice -> keys.add(choice.varietyKey()));
+        plan.trees().stream().filter(tree -> tree.state().stands()).forEach(tree -> keys.add(tree.varietyKey()));
+        return keys;
+    }
+
+    /** Those of a room that are not sound. */
+    public List<Finding> doubts(String room) {
+        return findings(room).stream().filter(finding -> !finding.isSound()).toList();
+    }
+
+    public long count(String room, Standing standing) {
+        return findings(room).stream()
+                .filter(finding -> finding.standing() == standing)
+                .count();
+    }
 }

@@ -17,26 +17,35 @@ import idlebough.core.variety.Variety;
  * @param pit that speaks for its place: the nearest; null when there is none
  * @param footing chosen for it, or what the soil asks for
  */
-public record TreeView(Tree row, Peg peg, Variety variety, Rootstock stock, SoilPit pit, Footing footing, PlannedTree planned, PlantingSection section, FirstSeason season) {
-  public String id() {
-    return row.id();
-  }
+public record TreeView(
+        Tree row,
+        Peg peg,
+        Variety variety,
+        Rootstock stock,
+        SoilPit pit,
+        Footing footing,
+        PlannedTree planned,
+        PlantingSection section,
+        FirstSeason season) {
+    public String id() {
+        return row.id();
+    }
 
-  public String label() {
-    return peg.label();
-  }
+    public String label() {
+        return peg.label();
+    }
 
-  /** “C3, plum ‘Stanley’” */
-  public String title() {
-    return peg.label() + ", " + variety.label();
-  }
+    /** “C3, plum ‘Stanley’” */
+    public String title() {
+        return peg.label() + ", " + variety.label();
+    }
 
-  public boolean toPlant() {
-    return row.state() == TreeState.PLANNED || row.state() == TreeState.ORDERED;
-  }
+    public boolean toPlant() {
+        return row.state() == TreeState.PLANNED || row.state() == TreeState.ORDERED;
+    }
 
-  /** Whether a record of the planting belongs to it: planted lately, not an old tree that was there before. */
-  public boolean planted() {
-    return row.state() == TreeState.PLANTED;
-  }
+    /** Whether a record of the planting belongs to it: planted lately, not an old tree that was there before. */
+    public boolean planted() {
+        return row.state() == TreeState.PLANTED;
+    }
 }

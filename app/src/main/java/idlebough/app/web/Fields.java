@@ -14,124 +14,130 @@ import java.util.Map;
  * is kept as typed.
  */
 public final class Fields {
-  private final Map<String, String> typed = new LinkedHashMap<>();
-  private final Map<String, String> complaints = new LinkedHashMap<>();
-  private final Display display;
-  private String raced;
+    private final Map<String, String> typed = new LinkedHashMap<>();
+    private final Map<String, String> complaints = new LinkedHashMap<>();
+    private final Display display;
+    private String raced;
 
-  public Fields(Map<String, String> typed, Display display) {
-    this.typed.putAll(typed);
-    this.display = display;
-  }
-
-  /** For an empty or stored form. */
-  public static Fields blank(Display display) {
-    return new Fields(Map.of(), display);
-  }
-
-  public Fields put(String name, Object text) {
-    typed.put(name, text == null ? "" : text.toString());
-    return this;
-  }
-
-  public Fields put(String name, Double base, Quantity quantity) {
-    return put(name, display.field(base, quantity));
-  }
-
-  public String value(String name) {
-    return typed.getOrDefault(name, "");
-  }
-
-  public boolean ticked(String name) {
-    return typed.containsKey(name) && !value(name).isBlank() && !value(name).equals("false");
-  }
-
-  public String complaint(String name) {
-    return complaints.get(name);
-  }
-
-  public boolean wrong() {
-    return !complaints.isEmpty();
-  }
-
-  public void complain(String name, String sentence) {
-    complaints.putIfAbsent(name, sentence);
-  }
-
-  /** Null when empty or wrong; low and high in base units, inclusive. */
-  public Double optional(String name, Quantity quantity, double low, double high) {
-    Entry entry = Spoken.read(typed.get(name), quantity, display.system(), display.locale());
-    if (entry.isWrong()) {
-      complain(name, entry.complaint());
-      return null;
+    public Fields(Map<String, String> typed, Display display) {
+        this.typed.putAll(typed);
+        this.display = display;
     }
-    if (entry.value() != null && (entry.value() < low - 1e-9 || entry.value() > high + 1e-9)) {
-      complain(name, "This must lie between " + display.text(low, quantity) + " and " + display.text(high, quantity) + "; "
-          + display.text(entry.value(), quantity) + " was read.");
-      return null;
+
+    /** For an empty or stored form. */
+    public static Fields blank(Display display) {
+        return new Fields(Map.of(), display);
     }
-    return entry.value();
-  }
 
-  /** As {@link #optional}, with a complaint when empty; 0 then. */
-  public double required(String name, Quantity quantity, double low, double high) {
-    Double value = optional(name, quantity, low, high);
-    if (value == null) {
-      complain(name, "Please fill this in, in " + (display.unit(quantity).isEmpty() ? "figures" : display.unit(quantity)) + ".");
-      return 0;
+    public Fields put(String name, Object text) {
+        typed.put(name, text == null ? "" : text.toString());
+        return this;
     }
-    return value;
-  }
 
-  public String words(String name, int most) {
-    String text = value(name).strip();
-    if (text.isEmpty()) {
-      complain(name, "Please fill this in.");
-    } else if (text.length() > most) {
-      complain(name, "At most " + most + " letters fit here; there are " + text.length() + ".");
+    public Fields put(String name, Double base, Quantity quantity) {
+        return put(name, display.field(base, quantity));
     }
-    return text;
-  }
 
-  public <E extends Enum<E>> E choice(String name, Class<E> kind) {
-    try {
-      return Enum.valueOf(kind, value(name));
-    } catch (IllegalArgumentException none) {
-      complain(name, "Please choose one of the list.");
-      return null;
+    public String value(String name) {
+        return typed.getOrDefault(name, "");
     }
-  }
 
-  public LocalDate date(String name) {
-    try {
-      LocalDate day = LocalDate.parse(value(name));
-      if (day.getYear() < 1900 || day.getYear() > 2200) {
-        complain(name, "The year " + day.getYear() + " is too far away.");
-      }
-      return day;
-    } catch (DateTimeParseException none) {
-      complain(name, "Please give a day of the calendar, like 2027-03-11.");
-      return null;
+    public boolean ticked(String name) {
+        return typed.containsKey(name) && !value(name).isBlank() && !value(name).equals("false");
     }
-  }
 
-  public int version() {
-    return value("version").matches("\\d{1,9}") ? Integer.parseInt(value("version")) : 0;
-  }
+    public String complaint(String name) {
+        return complaints.get(name);
+    }
 
-  /** Someone saved meanwhile: says so at the top, and beside each field what stands there now; saving again keeps what is typed. */
-  public void against(Fields stored) {
-    raced = "Someone else saved this meanwhile. What stands there now is written beside each field that differs; save again to keep yours.";
-    stored.typed.forEach((name, text) -> {
-      if (name.equals("version")) {
-        put(name, text);
-      } else if (!text.equals(value(name))) {
-        complain(name, "Now stored: " + (text.isEmpty() ? "nothing" : text) + ".");
-      }
-    });
-  }
+    public boolean wrong() {
+        return !complaints.isEmpty();
+    }
 
-  public String raced() {
-    return raced;
-  }
+    public void complain(String name, String sentence) {
+        complaints.putIfAbsent(name, sentence);
+    }
+
+    /** Null when empty or wrong; low and high in base units, inclusive. */
+    public Double optional(String name, Quantity quantity, double low, double high) {
+        Entry entry = Spoken.read(typed.get(name), quantity, display.system(), display.locale());
+        if (entry.isWrong()) {
+            complain(name, entry.complaint());
+            return null;
+        }
+        if (entry.value() != null && (entry.value() < low - 1e-9 || entry.value() > high + 1e-9)) {
+            complain(
+                    name,
+                    "This must lie between " + display.text(low, quantity) + " and " + display.text(high, quantity)
+                            + "; " + display.text(entry.value(), quantity) + " was read.");
+            return null;
+        }
+        return entry.value();
+    }
+
+    /** As {@link #optional}, with a complaint when empty; 0 then. */
+    public double required(String name, Quantity quantity, double low, double high) {
+        Double value = optional(name, quantity, low, high);
+        if (value == null) {
+            complain(
+                    name,
+                    "Please fill this in, in " + (display.unit(quantity).isEmpty() ? "figures" : display.unit(quantity))
+                            + ".");
+            return 0;
+        }
+        return value;
+    }
+
+    public String words(String name, int most) {
+        String text = value(name).strip();
+        if (text.isEmpty()) {
+            complain(name, "Please fill this in.");
+        } else if (text.length() > most) {
+            complain(name, "At most " + most + " letters fit here; there are " + text.length() + ".");
+        }
+        return text;
+    }
+
+    public <E extends Enum<E>> E choice(String name, Class<E> kind) {
+        try {
+            return Enum.valueOf(kind, value(name));
+        } catch (IllegalArgumentException none) {
+            complain(name, "Please choose one of the list.");
+            return null;
+        }
+    }
+
+    public LocalDate date(String name) {
+        try {
+            LocalDate day = LocalDate.parse(value(name));
+            if (day.getYear() < 1900 || day.getYear() > 2200) {
+                complain(name, "The year " + day.getYear() + " is too far away.");
+            }
+            return day;
+        } catch (DateTimeParseException none) {
+            complain(name, "Please give a day of the calendar, like 2027-03-11.");
+            return null;
+        }
+    }
+
+    public int version() {
+        return value("version").matches("\\d{1,9}") ? Integer.parseInt(value("version")) : 0;
+    }
+
+    /** Someone saved meanwhile: says so at the top, and beside each field what stands there now; saving again keeps what is typed. */
+    public void against(Fields stored) {
+        raced =
+                "Someone else saved this meanwhile. What stands there now is written beside each field that differs; save again to keep yours.";
+        stored.typed.forEach((name, text) -> {
+            if (name.equals("version")) {
+                put(name, text);
+            } else if (!text.equals(value(name))) {
+                complain(name, "Now stored: " + (text.isEmpty() ? "nothing" : text) + ".");
+            }
+        });
+    }
+
+    public String raced() {
+        return raced;
+    }
 }

@@ -12,68 +12,72 @@ import java.util.Locale;
 
 /** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
 public record Reader(String accountId, String name, Display display) {
-  public String of(Amount amount) {
-    return display.text(amount.value(), amount.quantity());
-  }
+    public String of(Amount amount) {
+        return display.text(amount.value(), amount.quantity());
+    }
 
-  public String of(Phrase phrase) {
-    return phrase.in(display);
-  }
+    public String of(Phrase phrase) {
+        return phrase.in(display);
+    }
 
-  public String length(Double metres) {
-    return display.text(metres, Quantity.LENGTH);
-  }
+    public String length(Double metres) {
+        return display.text(metres, Quantity.LENGTH);
+    }
 
-  public String cm(Double metres) {
-    return display.text(metres, Quantity.SHORT_LENGTH);
-  }
+    public String cm(Double metres) {
+        return display.text(metres, Quantity.SHORT_LENGTH);
+    }
 
-  public String fine(Double metres) {
-    return display.text(metres, Quantity.FINE_LENGTH);
-  }
+    public String fine(Double metres) {
+        return display.text(metres, Quantity.FINE_LENGTH);
+    }
 
-  public String tape(Double metres) {
-    return display.text(metres, Quantity.TAPE);
-  }
+    public String tape(Double metres) {
+        return display.text(metres, Quantity.TAPE);
+    }
 
-  public String text(Double value, String quantity) {
-    return display.text(value, Quantity.valueOf(quantity));
-  }
+    public String text(Double value, String quantity) {
+        return display.text(value, Quantity.valueOf(quantity));
+    }
 
-  public String unit(String quantity) {
-    return display.unit(Quantity.valueOf(quantity));
-  }
+    public String unit(String quantity) {
+        return display.unit(Quantity.valueOf(quantity));
+    }
 
-  /** The same amount in the other system, for hovering. */
-  public String other(Amount amount) {
-    return display.other(amount.value(), amount.quantity());
-  }
+    /** The same amount in the other system, for hovering. */
+    public String other(Amount amount) {
+        return display.other(amount.value(), amount.quantity());
+    }
 
-  public String date(LocalDate day) {
-    return display.date(day);
-  }
+    public String date(LocalDate day) {
+        return display.date(day);
+    }
 
-  public String shortDate(LocalDate day) {
-    return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
-  }
+    public String shortDate(LocalDate day) {
+        return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
+    }
 
-  public String moment(Instant instant, String zone) {
-    return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.of(zone)).format(instant);
-  }
+    public String moment(Instant instant, String zone) {
+        return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
+                .withZone(ZoneId.of(zone))
+                .format(instant);
+    }
 
-  /** One of sixteen points of the compass. */
-  public String compass(double bearing) {
-    String[] points = {"N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW"};
-    return points[(int) Math.round(bearing / 22.5) % 16];
-  }
+    /** One of sixteen points of the compass. */
+    public String compass(double bearing) {
+        String[] points = {
+            "N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW"
+        };
+        return points[(int) Math.round(bearing / 22.5) % 16];
+    }
 
-  /** The last part of the address of a room's page. */
-  public String page(String room) {
-    return Stage.ofRoom(room).path();
-  }
+    /** The last part of the address of a room's page. */
+    public String page(String room) {
+        return Stage.ofRoom(room).path();
+    }
 
-  /** A coordinate for a drawing: two decimals, a point. */
-  public String xy(double value) {
-    return String.format(Locale.ROOT, "%.2f", value);
-  }
+    /** A coordinate for a drawing: two decimals, a point. */
+    public String xy(double value) {
+        return String.format(Locale.ROOT, "%.2f", value);
+    }
 }

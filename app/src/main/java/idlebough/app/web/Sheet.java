@@ -15,43 +15,47 @@ import java.util.stream.Collectors;
  */
 public record Sheet(double width, double height, double scale, double left, double bottom) {
 
-  /** A plot fitted with a rim for what is written round it. */
-  public static Sheet of(Plot plot, double width, double height) {
-    double rim = 70;
-    double scale = Math.min((width - 2 * rim) / Math.max(1, plot.east() - plot.west()), (height - 2 * rim - 10) / Math.max(1, plot.north() - plot.south()));
-    double left = (width - scale * (plot.east() - plot.west())) / 2 - scale * plot.west();
-    double bottom = height - (height - scale * (plot.north() - plot.south())) / 2 + scale * plot.south() - 6;
-    return new Sheet(width, height, scale, left, bottom);
-  }
-
-  public double x(double metres) {
-    return left + scale * metres;
-  }
-
-  public double y(double metres) {
-    return bottom - scale * metres;
-  }
-
-  public double size(double metres) {
-    return scale * metres;
-  }
-
-  public String points(List<Point> points) {
-    return points.stream().map(p -> String.format(Locale.ROOT, "%.1f,%.1f", x(p.x()), y(p.y()))).collect(Collectors.joining(" "));
-  }
-
-  /** A round length that is 60 to 200 units long on this sheet: the scale bar, m. */
-  public double bar() {
-    for (double metres : new double[] {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000}) {
-      if (metres * scale >= 60) {
-        return metres;
-      }
+    /** A plot fitted with a rim for what is written round it. */
+    public static Sheet of(Plot plot, double width, double height) {
+        double rim = 70;
+        double scale = Math.min(
+                (width - 2 * rim) / Math.max(1, plot.east() - plot.west()),
+                (height - 2 * rim - 10) / Math.max(1, plot.north() - plot.south()));
+        double left = (width - scale * (plot.east() - plot.west())) / 2 - scale * plot.west();
+        double bottom = height - (height - scale * (plot.north() - plot.south())) / 2 + scale * plot.south() - 6;
+        return new Sheet(width, height, scale, left, bottom);
     }
-    return 2000;
-  }
 
-  /** A fifth of the bar: the small squares of the grid, in units. */
-  public double grid() {
-    return bar() * scale / 5;
-  }
+    public double x(double metres) {
+        return left + scale * metres;
+    }
+
+    public double y(double metres) {
+        return bottom - scale * metres;
+    }
+
+    public double size(double metres) {
+        return scale * metres;
+    }
+
+    public String points(List<Point> points) {
+        return points.stream()
+                .map(p -> String.format(Locale.ROOT, "%.1f,%.1f", x(p.x()), y(p.y())))
+                .collect(Collectors.joining(" "));
+    }
+
+    /** A round length that is 60 to 200 units long on this sheet: the scale bar, m. */
+    public double bar() {
+        for (double metres : new double[] {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000}) {
+            if (metres * scale >= 60) {
+                return metres;
+            }
+        }
+        return 2000;
+    }
+
+    /** A fifth of the bar: the small squares of the grid, in units. */
+    public double grid() {
+        return bar() * scale / 5;
+    }
 }

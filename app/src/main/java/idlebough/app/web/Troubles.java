@@ -29,58 +29,81 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 /** What goes wrong, in a sentence on a page of our own; the log names the request, the page never shows a trace. */
 @ControllerAdvice
 public class Troubles {
-  private static final Logger LOG = LoggerFactory.getLogger(Troubles.class);
+    private static final Logger LOG = LoggerFactory.getLogger(Troubles.class);
 
-  @ExceptionHandler({NotFound.class, NoResourceFoundException.class, MethodArgumentTypeMismatchException.class})
-  @ResponseStatus(HttpStatus.NOT_FOUND)
-  String notFound(Model model) {
-    return say(model, "There is nothing at this address.", "It may have been moved, or it belongs to someone else.");
-  }
-
-  @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, MultipartException.class, IllegalArgumentException.class})
-  @ResponseStatus(HttpStatus.BAD_REQUEST)
-  String incomplete(Model model, Exception trouble) {
-    LOG.info("Incomplete request: {}", trouble.getMessage());
-    return say(model, "Something was missing from what was sent.", "Go back, look at the form once more and send it again; nothing was changed.");
-  }
-
-  @ExceptionHandler(LostRace.class)
-  @ResponseStatus(HttpStatus.CONFLICT)
-  String raced(Model model) {
-    return say(model, "Someone else changed this meanwhile.", "Nothing was overwritten. Go back, load the page again and look at what stands there now.");
-  }
-
-  @ExceptionHandler(MaxUploadSizeExceededException.class)
-  @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
-  String tooLarge(Model model) {
-    return say(model, "This file is larger than 40 MB.", "Thirty years of daily temperatures take less than one; look whether it is the right file. Nothing was stored.");
-  }
-
-  @ExceptionHandler(Exception.class)
-  @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
-  String failed(Model model, Exception trouble) {
-    LOG.error("Request failed", trouble);
-    return say(model, "This went wrong on our side.", "What you had saved before is safe. Go back and try once more; the server's log has the details under request " + MDC.get("request") + ".");
-  }
-
-  private static String say(Model model, String what, String then) {
-    model.addAttribute("what", what);
-    model.addAttribute("then", then);
-    return "error";
-  }
-
-  /** Names every request in the log. */
-  @Component
-  @Order(Ordered.HIGHEST_PRECEDENCE)
-  static class RequestName extends OncePerRequestFilter {
-    @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-      MDC.put("request", Long.toString(System.nanoTime() & 0xffffffL, 36) + " " + request.getMethod() + " " + request.getRequestURI());
-      try {
-        chain.doFilter(request, response);
-      } finally {
-        MDC.remove("request");
-      }
+    @ExceptionHandler({NotFound.class, NoResourceFoundException.class, MethodArgumentTypeMismatchException.class})
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String notFound(Model model) {
+        return say(
+                model, "There is nothing at this address.", "It may have been moved, or it belongs to someone else.");
     }
-  }
+
+    @ExceptionHandler({
+        MissingServletRequestParameterException.class,
+        MissingServletRequestPartException.class,
+        MultipartException.class,
+        IllegalArgumentException.class
+    })
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String incomplete(Model model, Exception trouble) {
+        LOG.info("Incomplete request: {}", trouble.getMessage());
+        return say(
+                model,
+                "Something was missing from what was sent.",
+                "Go back, look at the form once more and send it again; nothing was changed.");
+    }
+
+    @ExceptionHandler(LostRace.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String raced(Model model) {
+        return say(
+                model,
+                "Someone else changed this meanwhile.",
+                "Nothing was overwritten. Go back, load the page again and look at what stands there now.");
+    }
+
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooLarge(Model model) {
+        return say(
+                model,
+                "This file is larger than 40 MB.",
+                "Thirty years of daily temperatures take less than one; look whether it is the right file. Nothing was stored.");
+    }
+
+    @ExceptionHandler(Exception.class)
+    @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
+    String failed(Model model, Exception trouble) {
+        LOG.error("Request failed", trouble);
+        return say(
+                model,
+                "This went wrong on our side.",
+                "What you had saved before is safe. Go back and try once more; the server's log has the details under request "
+                        + MDC.get("request") + ".");
+    }
+
+    private static String say(Model model, String what, String then) {
+        model.addAttribute("what", what);
+        model.addAttribute("then", then);
+        return "error";
+    }
+
+    /** Names every request in the log. */
+    @Component
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    static class RequestName extends OncePerRequestFilter {
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            MDC.put(
+                    "request",
+                    Long.toString(System.nanoTime() & 0xffffffL, 36) + " " + request.getMethod() + " "
+                            + request.getRequestURI());
+            try {
+                chain.doFilter(request, response);
+            } finally {
+                MDC.remove("request");
+            }
+        }
+    }
 }

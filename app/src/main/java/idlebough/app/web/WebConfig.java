@@ -22,56 +22,65 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /** Hands controllers the {@link Reader} and the {@link Scope} of a request. */
 @Configuration
 public class WebConfig implements WebMvcConfigurer {
-  private final AccountMapper accounts;
+    private final AccountMapper accounts;
 
-  WebConfig(AccountMapper accounts) {
-    this.accounts = accounts;
-  }
-
-  @Override
-  public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-    resolvers.add(new ReaderResolver());
-    resolvers.add(new ScopeResolver());
-  }
-
-  private static String accountId() {
-    Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
-    if (authentication == null || !(authentication.getPrincipal() instanceof SignedIn signedIn)) {
-      throw new NotFound();
-    }
-    return signedIn.accountId();
-  }
-
-  private final class ReaderResolver implements HandlerMethodArgumentResolver {
-    @Override
-    public boolean supportsParameter(MethodParameter parameter) {
-      return parameter.getParameterType() == Reader.class;
+    WebConfig(AccountMapper accounts) {
+        this.accounts = accounts;
     }
 
     @Override
-    public Object resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binder) {
-      Account account = accounts.byId(accountId());
-      if (account == null) {
-        throw new NotFound();
-      }
-      Reader reader = new Reader(account.id(), account.name(), account.display());
-      container.addAttribute("say", reader);
-      container.addAttribute("display", account.display());
-      return reader;
-    }
-  }
-
-  private static final class ScopeResolver implements HandlerMethodArgumentResolver {
-    @Override
-    public boolean supportsParameter(MethodParameter parameter) {
-      return parameter.getParameterType() == Scope.class;
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(new ReaderResolver());
+        resolvers.add(new ScopeResolver());
     }
 
-    @Override
-    @SuppressWarnings("unchecked")
-    public Object resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binder) {
-      Map<String, String> path = (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
-      return new Scope(path.get("orchard"), accountId());
+    private static String accountId() {
+        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+        if (authentication == null || !(authentication.getPrincipal() instanceof SignedIn signedIn)) {
+            throw new NotFound();
+        }
+        return signedIn.accountId();
     }
-  }
+
+    private final class ReaderResolver implements HandlerMethodArgumentResolver {
+        @Override
+        public boolean supportsParameter(MethodParameter parameter) {
+            return parameter.getParameterType() == Reader.class;
+        }
+
+        @Override
+        public Object resolveArgument(
+                MethodParameter parameter,
+                ModelAndViewContainer container,
+                NativeWebRequest request,
+                WebDataBinderFactory binder) {
+            Account account = accounts.byId(accountId());
+            if (account == null) {
+                throw new NotFound();
+            }
+            Reader reader = new Reader(account.id(), account.name(), account.display());
+            container.addAttribute("say", reader);
+            container.addAttribute("display", account.display());
+            return reader;
+        }
+    }
+
+    private static final class ScopeResolver implements HandlerMethodArgumentResolver {
+        @Override
+        public boolean supportsParameter(MethodParameter parameter) {
+            return parameter.getParameterType() == Scope.class;
+        }
+
+        @Override
+        @SuppressWarnings("unchecked")
+        public Object resolveArgument(
+                MethodParameter parameter,
+                ModelAndViewContainer container,
+                NativeWebRequest request,
+                WebDataBinderFactory binder) {
+            Map<String, String> path = (Map<String, String>) request.getAttribute(
+                    HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+            return new Scope(path.get("orchard"), accountId());
+        }
+    }
 }

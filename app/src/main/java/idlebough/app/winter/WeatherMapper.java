@@ -11,25 +11,36 @@ import org.apache.ibatis.annotations.Param;
 /** SQL of stations, their files as given and their days. */
 @Mapper
 public interface WeatherMapper {
-  /** One station. */
-  record Station(String id, String name) {}
+    /** One station. */
+    record Station(String id, String name) {}
 
-  /** One stored day. */
-  record Day(LocalDate day, double minimum, double maximum) {}
+    /** One stored day. */
+    record Day(LocalDate day, double minimum, double maximum) {}
 
-  /** One file as loaded. */
-  record LoadedFile(String id, String name, Instant loadedAt) {}
+    /** One file as loaded. */
+    record LoadedFile(String id, String name, Instant loadedAt) {}
 
-  Station station(@Param("scope") Scope scope);
+    Station station(@Param("scope") Scope scope);
 
-  int addStation(@Param("scope") Scope scope, @Param("id") String id, @Param("name") String name);
+    int addStation(@Param("scope") Scope scope, @Param("id") String id, @Param("name") String name);
 
-  List<Day> days(@Param("scope") Scope scope);
+    List<Day> days(@Param("scope") Scope scope);
 
-  List<LoadedFile> files(@Param("scope") Scope scope);
+    List<LoadedFile> files(@Param("scope") Scope scope);
 
-  int addFile(@Param("scope") Scope scope, @Param("id") String id, @Param("station") String station, @Param("name") String name, @Param("sha256") String sha256, @Param("content") byte[] content, @Param("at") Instant at);
+    int addFile(
+            @Param("scope") Scope scope,
+            @Param("id") String id,
+            @Param("station") String station,
+            @Param("name") String name,
+            @Param("sha256") String sha256,
+            @Param("content") byte[] content,
+            @Param("at") Instant at);
 
-  /** Days already there keep their values: the first file that gave them stands. @return how many were new */
-  int addDays(@Param("scope") Scope scope, @Param("station") String station, @Param("file") String file, @Param("days") List<DailyExtremes> days);
+    /** Days already there keep their values: the first file that gave them stands. @return how many were new */
+    int addDays(
+            @Param("scope") Scope scope,
+            @Param("station") String station,
+            @Param("file") String file,
+            @Param("days") List<DailyExtremes> days);
 }

@@ -20,62 +20,67 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes a temperature file in two steps: shown as understood first, stored only when the grower says so. */
 @Service
 public class WeatherService {
-  private static final int BATCH = 1000;
-  private final WeatherMapper weather;
-  private final OrchardMapper orchards;
-  private final Clock clock;
-  private final Cache<String, Waiting> waiting = Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(30)).maximumWeight(200_000_000).weigher((String key, Waiting file) -> file.content().length).build();
+    private static final int BATCH = 1000;
+    private final WeatherMapper weather;
+    private final OrchardMapper orchards;
+    private final Clock clock;
+    private final Cache<String, Waiting> waiting = Caffeine.newBuilder()
+            .expireAfterWrite(Duration.ofMinutes(30))
+            .maximumWeight(200_000_000)
+            .weigher((String key, Waiting file) -> file.content().length)
+            .build();
 
-  /** A file that was shown and not yet stored. */
-  public record Waiting(String name, byte[] content) {}
+    /** A file that was shown and not yet stored. */
+    public record Waiting(String name, byte[] content) {}
 
-  WeatherService(WeatherMapper weather, OrchardMapper orchards, Clock clock) {
-    this.weather = weather;
-    this.orchards = orchards;
-    this.clock = clock;
-  }
-
-  /** @return the ticket under which the file waits */
-  public String hold(Scope scope, String name, byte[] content) {
-    String ticket = Ids.next();
-    waiting.put(scope.orchard() + scope.account() + ticket, new Waiting(name, content));
-    return ticket;
-  }
-
-  /** Null when it has waited too long. */
-  public Waiting held(Scope scope, String ticket) {
-    return waiting.getIfPresent(scope.orchard() + scope.account() + ticket);
-  }
-
-  /** @return how many days were new; loading the same file twice changes nothing */
-  @Transactional
-  public int store(Scope scope, String stationName, String fileName, byte[] content, TemperatureFile.Reading reading) {
-    if (orchards.lock(scope) == null) {
-      throw new NotFound();
+    WeatherService(WeatherMapper weather, OrchardMapper orchards, Clock clock) {
+        this.weather = weather;
+        this.orchards = orchards;
+        this.clock = clock;
     }
-    WeatherMapper.Station station = weather.station(scope);
-    String stationId = station == null ? Ids.next() : station.id();
-    if (station == null) {
-      weather.addStation(scope, stationId, stationName);
-    }
-    String file = Ids.next();
-    if (weather.addFile(scope, file, stationId, fileName, sha256(content), content, clock.instant()) == 0) {
-      return 0;
-    }
-    int added = 0;
-    List<DailyExtremes> days = reading.days();
-    for (int from = 0; from < days.size(); from += BATCH) {
-      added += weather.addDays(scope, stationId, file, days.subList(from, Math.min(days.size(), from + BATCH)));
-    }
-    orchards.bumpWeather(scope);
-    return added;
-  }
 
-  private static String sha256(byte[] content) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-    } catch (NoSuchAlgorithmException never) {
-      throw new IllegalStateException(never);
+    /** @return the ticket under which the file waits */
+    public String hold(Scope scope, String name, byte[] content) {
+        String ticket = Ids.next();
+        waiting.put(scope.orchard() + scope.account() + ticket, new Waiting(name, content));
+        return ticket;
     }
-  }
+
+    /** Null when it has waited too long. */
+    public Waiting held(Scope scope, String ticket) {
+        return waiting.getIfPresent(scope.orchard() + scope.account() + ticket);
+    }
+
+    /** @return how many days were new; loading the same file twice changes nothing */
+    @Transactional
+    public int store(
+            Scope scope, String stationName, String fileName, byte[] content, TemperatureFile.Reading reading) {
+        if (orchards.lock(scope) == null) {
+            throw new NotFound();
+        }
+        WeatherMapper.Station station = weather.station(scope);
+        String stationId = station == null ? Ids.next() : station.id();
+        if (station == null) {
+            weather.addStation(scope, stationId, stationName);
+        }
+        String file = Ids.next();
+        if (weather.addFile(scope, file, stationId, fileName, sha256(content), content, clock.instant()) == 0) {
+            return 0;
+        }
+        int added = 0;
+        List<DailyExtremes> days = reading.days();
+        for (int from = 0; from < days.size(); from += BATCH) {
+            added += weather.addDays(scope, stationId, file, days.subList(from, Math.min(days.size(), from + BATCH)));
+        }
+        orchards.bumpWeather(scope);
+        return added;
+    }
+
+    private static String sha256(byte[] content) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+        } catch (NoSuchAlgorithmException never) {
+            throw new IllegalStateException(never);
+        }
+    }
 }

@@ -34,174 +34,258 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 @RequestMapping("/orchards/{orchard}/winters")
 public class WinterController {
-  private static final double LEFT = 60;
-  private static final double RIGHT = 640;
-  private static final double TOP = 60;
-  private static final double BOTTOM = 590;
-  private final Pages pages;
-  private final PlanMapper plans;
-  private final WeatherService service;
-  private final WeatherMapper weather;
+    private static final double LEFT = 60;
+    private static final double RIGHT = 640;
+    private static final double TOP = 60;
+    private static final double BOTTOM = 590;
+    private final Pages pages;
+    private final PlanMapper plans;
+    private final WeatherService service;
+    private final WeatherMapper weather;
 
-  WinterController(Pages pages, PlanMapper plans, WeatherService service, WeatherMapper weather) {
-    this.pages = pages;
-    this.plans = plans;
-    this.service = service;
-    this.weather = weather;
-  }
-
-  /** One winter's line on the sketch. */
-  public record Line(int year, String points, boolean picked, double endY, double total) {}
-
-  /** A level across the sketch. */
-  public record Level(String words, double y, boolean need) {}
-
-  /** A month on the time axis. */
-  public record Tick(String words, double x) {}
-
-  @GetMapping
-  String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) Integer winter) {
-    Reckoning plan = pages.open(model, scope, Stage.WINTERS);
-    ChillModel chill = plan.plan().settings().chillModel();
-    List<Winter> usable = plan.winters().usable();
-    model.addAttribute("models", ChillModel.values());
-    model.addAttribute("chill", chill);
-    model.addAttribute("usable", usable);
-    model.addAttribute("picked", winter);
-    if (!usable.isEmpty()) {
-      SafeChill safe = SafeChill.of(chill, plan.winters().totals(chill));
-      model.addAttribute("safe", safe);
-      model.addAttribute("figures", figures(plan, chill, safe));
-      sketch(model, plan, chill, safe, winter);
+    WinterController(Pages pages, PlanMapper plans, WeatherService service, WeatherMapper weather) {
+        this.pages = pages;
+        this.plans = plans;
+        this.service = service;
+        this.weather = weather;
     }
-    return "winter/winters";
-  }
 
-  private static List<Figure> figures(Reckoning plan, ChillModel chill, SafeChill safe) {
-    List<Figure> figures = new ArrayList<>();
-    Quantity shown = chill == ChillModel.PORTIONS ? Quantity.DECIMAL : Quantity.COUNT;
-    figures.add(Figure.of("safe", "Reached in nine winters of ten", Amount.of(safe.value(), shown), chill.unit(), safe::working));
-    figures.add(Figure.of("median", "A middling winter", Amount.of(safe.median(), shown), chill.unit(), safe::working));
-    figures.add(Figure.of("least", "The mildest of " + safe.winters(), Amount.of(safe.least(), shown), chill.unit(), safe::working));
-    double lowest = Arrays.stream(plan.winters().lowest()).min().orElseThrow();
-    double mean = Arrays.stream(plan.winters().lowest()).average().orElseThrow();
-    figures.add(Figure.of("lowest", "Coldest night", Amount.of(lowest, Quantity.TEMPERATURE), "in all", plan.winters()::lowestWorking));
-    figures.add(Figure.of("mean-lowest", "Coldest night of a winter, on average", Amount.of(mean, Quantity.TEMPERATURE), "", plan.winters()::lowestWorking));
-    return figures;
-  }
+    /** One winter's line on the sketch. */
+    public record Line(int year, String points, boolean picked, double endY, double total) {}
 
-  private static void sketch(Model model, Reckoning plan, ChillModel chill, SafeChill safe, Integer picked) {
-    List<Variety> needs = plan.chosen().stream().map(plan::variety).filter(v -> v.chillNeed() > 0 && v.chillModel() == chill).limit(5).toList();
-    double most = Math.max(Arrays.stream(safe.totals()).max().orElse(1), needs.stream().mapToDouble(Variety::chillNeed).max().orElse(0)) * 1.05;
-    double least = Math.min(0, plan.winters().usable().stream().flatMap(w -> w.daily().get(chill).stream()).mapToDouble(Double::doubleValue).min().orElse(0));
-    int days = plan.winters().usable().stream().mapToInt(w -> w.daily().get(chill).size()).max().orElse(151);
-    List<Line> lines = new ArrayList<>();
-    for (Winter winter : plan.winters().usable()) {
-      List<Double> daily = winter.daily().get(chill);
-      StringBuilder points = new StringBuilder();
-      for (int i = 0; i < daily.size(); i += 2) {
-        points.append(String.format(Locale.ROOT, "%.1f,%.1f ", x(i, days), y(daily.get(i), least, most)));
-      }
-      points.append(String.format(Locale.ROOT, "%.1f,%.1f", x(daily.size() - 1, days), y(daily.get(daily.size() - 1), least, most)));
-      lines.add(new Line(winter.year(), points.toString(), picked != null && winter.year() == picked, y(winter.totals().get(chill), least, most), winter.totals().get(chill)));
+    /** A level across the sketch. */
+    public record Level(String words, double y, boolean need) {}
+
+    /** A month on the time axis. */
+    public record Tick(String words, double x) {}
+
+    @GetMapping
+    String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) Integer winter) {
+        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
+        ChillModel chill = plan.plan().settings().chillModel();
+        List<Winter> usable = plan.winters().usable();
+        model.addAttribute("models", ChillModel.values());
+        model.addAttribute("chill", chill);
+        model.addAttribute("usable", usable);
+        model.addAttribute("picked", winter);
+        if (!usable.isEmpty()) {
+            SafeChill safe = SafeChill.of(chill, plan.winters().totals(chill));
+            model.addAttribute("safe", safe);
+            model.addAttribute("figures", figures(plan, chill, safe));
+            sketch(model, plan, chill, safe, winter);
+        }
+        return "winter/winters";
     }
-    model.addAttribute("lines", lines);
-    List<Level> levels = new ArrayList<>();
-    needs.forEach(v -> levels.add(new Level(v.name() + " needs " + Math.round(v.chillNeed()), y(v.chillNeed(), least, most), true)));
-    if (!Double.isNaN(safe.value())) {
-      levels.add(new Level("nine of ten: " + Math.round(safe.value()), y(safe.value(), least, most), false));
+
+    private static List<Figure> figures(Reckoning plan, ChillModel chill, SafeChill safe) {
+        List<Figure> figures = new ArrayList<>();
+        Quantity shown = chill == ChillModel.PORTIONS ? Quantity.DECIMAL : Quantity.COUNT;
+        figures.add(Figure.of(
+                "safe", "Reached in nine winters of ten", Amount.of(safe.value(), shown), chill.unit(), safe::working));
+        figures.add(
+                Figure.of("median", "A middling winter", Amount.of(safe.median(), shown), chill.unit(), safe::working));
+        figures.add(Figure.of(
+                "least",
+                "The mildest of " + safe.winters(),
+                Amount.of(safe.least(), shown),
+                chill.unit(),
+                safe::working));
+        double lowest = Arrays.stream(plan.winters().lowest()).min().orElseThrow();
+        double mean = Arrays.stream(plan.winters().lowest()).average().orElseThrow();
+        figures.add(Figure.of(
+                "lowest",
+                "Coldest night",
+                Amount.of(lowest, Quantity.TEMPERATURE),
+                "in all",
+                plan.winters()::lowestWorking));
+        figures.add(Figure.of(
+                "mean-lowest",
+                "Coldest night of a winter, on average",
+                Amount.of(mean, Quantity.TEMPERATURE),
+                "",
+                plan.winters()::lowestWorking));
+        return figures;
     }
-    model.addAttribute("levels", levels);
-    model.addAttribute("needless", plan.chosen().stream().map(plan::variety).anyMatch(v -> v.chillNeed() > 0 && v.chillModel() != chill));
-    List<Tick> across = new ArrayList<>();
-    LocalDate first = plan.winters().season().first(2001);
-    for (int month = 0; month < 6; month++) {
-      LocalDate day = first.plusMonths(month);
-      across.add(new Tick(day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH), x((int) (day.toEpochDay() - first.toEpochDay()), days)));
+
+    private static void sketch(Model model, Reckoning plan, ChillModel chill, SafeChill safe, Integer picked) {
+        List<Variety> needs = plan.chosen().stream()
+                .map(plan::variety)
+                .filter(v -> v.chillNeed() > 0 && v.chillModel() == chill)
+                .limit(5)
+                .toList();
+        double most = Math.max(
+                        Arrays.stream(safe.totals()).max().orElse(1),
+                        needs.stream().mapToDouble(Variety::chillNeed).max().orElse(0))
+                * 1.05;
+        double least = Math.min(
+                0,
+                plan.winters().usable().stream()
+                        .flatMap(w -> w.daily().get(chill).stream())
+                        .mapToDouble(Double::doubleValue)
+                        .min()
+                        .orElse(0));
+        int days = plan.winters().usable().stream()
+                .mapToInt(w -> w.daily().get(chill).size())
+                .max()
+                .orElse(151);
+        List<Line> lines = new ArrayList<>();
+        for (Winter winter : plan.winters().usable()) {
+            List<Double> daily = winter.daily().get(chill);
+            StringBuilder points = new StringBuilder();
+            for (int i = 0; i < daily.size(); i += 2) {
+                points.append(String.format(Locale.ROOT, "%.1f,%.1f ", x(i, days), y(daily.get(i), least, most)));
+            }
+            points.append(String.format(
+                    Locale.ROOT, "%.1f,%.1f", x(daily.size() - 1, days), y(daily.get(daily.size() - 1), least, most)));
+            lines.add(new Line(
+                    winter.year(),
+                    points.toString(),
+                    picked != null && winter.year() == picked,
+                    y(winter.totals().get(chill), least, most),
+                    winter.totals().get(chill)));
+        }
+        model.addAttribute("lines", lines);
+        List<Level> levels = new ArrayList<>();
+        needs.forEach(v -> levels.add(
+                new Level(v.name() + " needs " + Math.round(v.chillNeed()), y(v.chillNeed(), least, most), true)));
+        if (!Double.isNaN(safe.value())) {
+            levels.add(new Level("nine of ten: " + Math.round(safe.value()), y(safe.value(), least, most), false));
+        }
+        model.addAttribute("levels", levels);
+        model.addAttribute(
+                "needless",
+                plan.chosen().stream().map(plan::variety).anyMatch(v -> v.chillNeed() > 0 && v.chillModel() != chill));
+        List<Tick> across = new ArrayList<>();
+        LocalDate first = plan.winters().season().first(2001);
+        for (int month = 0; month < 6; month++) {
+            LocalDate day = first.plusMonths(month);
+            across.add(new Tick(
+                    day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH),
+                    x((int) (day.toEpochDay() - first.toEpochDay()), days)));
+        }
+        model.addAttribute("months", across);
+        double step = List.of(5d, 10d, 20d, 50d, 100d, 200d, 500d, 1000d).stream()
+                .filter(s -> (most - least) / s <= 9)
+                .findFirst()
+                .orElse(2000d);
+        List<Tick> up = new ArrayList<>();
+        for (double value = Math.ceil(least / step) * step; value <= most; value += step) {
+            up.add(new Tick(String.valueOf(Math.round(value)), y(value, least, most)));
+        }
+        model.addAttribute("scale", up);
     }
-    model.addAttribute("months", across);
-    double step = List.of(5d, 10d, 20d, 50d, 100d, 200d, 500d, 1000d).stream().filter(s -> (most - least) / s <= 9).findFirst().orElse(2000d);
-    List<Tick> up = new ArrayList<>();
-    for (double value = Math.ceil(least / step) * step; value <= most; value += step) {
-      up.add(new Tick(String.valueOf(Math.round(value)), y(value, least, most)));
+
+    private static double x(int day, int days) {
+        return LEFT + (RIGHT - LEFT) * day / Math.max(1, days - 1);
     }
-    model.addAttribute("scale", up);
-  }
 
-  private static double x(int day, int days) {
-    return LEFT + (RIGHT - LEFT) * day / Math.max(1, days - 1);
-  }
-
-  private static double y(double value, double least, double most) {
-    return BOTTOM - (BOTTOM - TOP) * (value - least) / (most - least);
-  }
-
-  @PostMapping
-  String model(Scope scope, @RequestParam ChillModel chill) {
-    Reckoning plan = pages.reckon(scope);
-    PlanSettings row = plan.plan().settings();
-    pages.changes().make(scope, "Counts the winters in " + chill.unit(), pen -> pen.save(pages.changes().with(row, Map.of("chillModel", chill))));
-    return "redirect:/orchards/" + scope.orchard() + "/winters";
-  }
-
-  @GetMapping("/load")
-  String load(Scope scope, Reader reader, Model model) {
-    pages.open(model, scope, Stage.WINTERS);
-    model.addAttribute("files", weather.files(scope));
-    return "winter/load";
-  }
-
-  @PostMapping("/load")
-  String preview(Scope scope, Reader reader, Model model, @RequestParam MultipartFile file) throws IOException {
-    pages.reckon(scope);
-    String name = file.getOriginalFilename() == null ? "temperatures" : file.getOriginalFilename().replaceAll(".*[/\\\\]", "");
-    return preview(scope, model, service.hold(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes()), TemperatureFile.Wish.NONE, "");
-  }
-
-  @GetMapping("/load/{ticket}")
-  String again(Scope scope, Reader reader, Model model, @org.springframework.web.bind.annotation.PathVariable String ticket, @RequestParam Map<String, String> typed) {
-    return preview(scope, model, ticket, wish(typed), typed.getOrDefault("station", ""));
-  }
-
-  private static TemperatureFile.Wish wish(Map<String, String> typed) {
-    String unit = typed.getOrDefault("unit", "");
-    String order = typed.getOrDefault("order", "");
-    return new TemperatureFile.Wish(unit.isEmpty() ? null : Boolean.valueOf(unit.equals("F")), Arrays.stream(TemperatureFile.DateOrder.values()).filter(o -> o.name().equals(order)).findFirst().orElse(null));
-  }
-
-  private String preview(Scope scope, Model model, String ticket, TemperatureFile.Wish wish, String station) {
-    pages.open(model, scope, Stage.WINTERS);
-    WeatherService.Waiting held = service.held(scope, ticket);
-    if (held == null) {
-      model.addAttribute("trouble", "This file has waited more than half an hour and was let go; choose it again. Nothing was stored.");
-      model.addAttribute("files", weather.files(scope));
-      return "winter/load";
+    private static double y(double value, double least, double most) {
+        return BOTTOM - (BOTTOM - TOP) * (value - least) / (most - least);
     }
-    TemperatureFile.Reading reading = TemperatureFile.read(held.content(), wish);
-    if (reading.complaint() != null) {
-      model.addAttribute("trouble", held.name() + ": " + reading.complaint() + " Nothing was stored.");
-      model.addAttribute("files", weather.files(scope));
-      return "winter/load";
-    }
-    model.addAttribute("reading", reading);
-    model.addAttribute("record", new idlebough.core.winter.StationRecord(reading.days()));
-    model.addAttribute("wish", wish);
-    model.addAttribute("fileName", held.name());
-    model.addAttribute("ticket", ticket);
-    model.addAttribute("station", station);
-    return "winter/preview";
-  }
 
-  @PostMapping("/load/{ticket}")
-  String store(Scope scope, Reader reader, Model model, @org.springframework.web.bind.annotation.PathVariable String ticket, @RequestParam Map<String, String> typed) {
-    pages.reckon(scope);
-    WeatherService.Waiting held = service.held(scope, ticket);
-    TemperatureFile.Reading reading = held == null ? null : TemperatureFile.read(held.content(), wish(typed));
-    if (reading == null || reading.complaint() != null) {
-      return preview(scope, model, ticket, wish(typed), "");
+    @PostMapping
+    String model(Scope scope, @RequestParam ChillModel chill) {
+        Reckoning plan = pages.reckon(scope);
+        PlanSettings row = plan.plan().settings();
+        pages.changes()
+                .make(
+                        scope,
+                        "Counts the winters in " + chill.unit(),
+                        pen -> pen.save(pages.changes().with(row, Map.of("chillModel", chill))));
+        return "redirect:/orchards/" + scope.orchard() + "/winters";
     }
-    String station = typed.getOrDefault("station", "").strip();
-    pages.changes().weather(scope, "Loaded " + held.name(), () -> service.store(scope, station.isEmpty() ? "Station" : station.substring(0, Math.min(station.length(), 120)), held.name(), held.content(), reading));
-    return "redirect:/orchards/" + scope.orchard() + "/winters";
-  }
+
+    @GetMapping("/load")
+    String load(Scope scope, Reader reader, Model model) {
+        pages.open(model, scope, Stage.WINTERS);
+        model.addAttribute("files", weather.files(scope));
+        return "winter/load";
+    }
+
+    @PostMapping("/load")
+    String preview(Scope scope, Reader reader, Model model, @RequestParam MultipartFile file) throws IOException {
+        pages.reckon(scope);
+        String name = file.getOriginalFilename() == null
+                ? "temperatures"
+                : file.getOriginalFilename().replaceAll(".*[/\\\\]", "");
+        return preview(
+                scope,
+                model,
+                service.hold(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes()),
+                TemperatureFile.Wish.NONE,
+                "");
+    }
+
+    @GetMapping("/load/{ticket}")
+    String again(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @org.springframework.web.bind.annotation.PathVariable String ticket,
+            @RequestParam Map<String, String> typed) {
+        return preview(scope, model, ticket, wish(typed), typed.getOrDefault("station", ""));
+    }
+
+    private static TemperatureFile.Wish wish(Map<String, String> typed) {
+        String unit = typed.getOrDefault("unit", "");
+        String order = typed.getOrDefault("order", "");
+        return new TemperatureFile.Wish(
+                unit.isEmpty() ? null : Boolean.valueOf(unit.equals("F")),
+                Arrays.stream(TemperatureFile.DateOrder.values())
+                        .filter(o -> o.name().equals(order))
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    private String preview(Scope scope, Model model, String ticket, TemperatureFile.Wish wish, String station) {
+        pages.open(model, scope, Stage.WINTERS);
+        WeatherService.Waiting held = service.held(scope, ticket);
+        if (held == null) {
+            model.addAttribute(
+                    "trouble",
+                    "This file has waited more than half an hour and was let go; choose it again. Nothing was stored.");
+            model.addAttribute("files", weather.files(scope));
+            return "winter/load";
+        }
+        TemperatureFile.Reading reading = TemperatureFile.read(held.content(), wish);
+        if (reading.complaint() != null) {
+            model.addAttribute("trouble", held.name() + ": " + reading.complaint() + " Nothing was stored.");
+            model.addAttribute("files", weather.files(scope));
+            return "winter/load";
+        }
+        model.addAttribute("reading", reading);
+        model.addAttribute("record", new idlebough.core.winter.StationRecord(reading.days()));
+        model.addAttribute("wish", wish);
+        model.addAttribute("fileName", held.name());
+        model.addAttribute("ticket", ticket);
+        model.addAttribute("station", station);
+        return "winter/preview";
+    }
+
+    @PostMapping("/load/{ticket}")
+    String store(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @org.springframework.web.bind.annotation.PathVariable String ticket,
+            @RequestParam Map<String, String> typed) {
+        pages.reckon(scope);
+        WeatherService.Waiting held = service.held(scope, ticket);
+        TemperatureFile.Reading reading = held == null ? null : TemperatureFile.read(held.content(), wish(typed));
+        if (reading == null || reading.complaint() != null) {
+            return preview(scope, model, ticket, wish(typed), "");
+        }
+        String station = typed.getOrDefault("station", "").strip();
+        pages.changes()
+                .weather(
+                        scope,
+                        "Loaded " + held.name(),
+                        () -> service.store(
+                                scope,
+                                station.isEmpty() ? "Station" : station.substring(0, Math.min(station.length(), 120)),
+                                held.name(),
+                                held.content(),
+                                reading));
+        return "redirect:/orchards/" + scope.orchard() + "/winters";
+    }
 }

@@ -17,53 +17,81 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 
 /** One Chromium for the whole run; every test has a fresh context. */
 public final class Browser implements BeforeAllCallback {
-  private static com.microsoft.playwright.Browser browser;
+    private static com.microsoft.playwright.Browser browser;
 
-  private record Closing(Playwright playwright) implements ExtensionContext.Store.CloseableResource, AutoCloseable {
-    @Override
-    public void close() {
-      playwright.close();
-    }
-  }
-
-  @Override
-  public synchronized void beforeAll(ExtensionContext extension) {
-    if (browser == null) {
-      Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-      browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true).setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic",
-          "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
-      extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("chromium", new Closing(playwright));
-    }
-  }
-
-  /** A page on which every script error fails the test that calls {@link #calm}. */
-  static final class Tab implements AutoCloseable {
-    final BrowserContext context;
-    final Page page;
-    private final List<String> errors = new ArrayList<>();
-
-    Tab(int width, int height) {
-      context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB"));
-      page = context.newPage();
-      page.setDefaultTimeout(15_000);
-      page.onPageError(errors::add);
-      page.onConsoleMessage(message -> {
-        if (message.type().equals("error")) {
-          errors.add(message.text());
+    private record Closing(Playwright playwright) implements ExtensionContext.Store.CloseableResource, AutoCloseable {
+        @Override
+        public void close() {
+            playwright.close();
         }
-      });
-    }
-
-    /** Nothing serious or critical for axe, and no script error. */
-    void calm(String where) {
-      List<Rule> serious = new AxeBuilder(page).analyze().getViolations().stream().filter(rule -> List.of("serious", "critical").contains(rule.getImpact())).toList();
-      assertThat(serious).as("axe on %s: %s", where, serious.stream().map(r -> r.getId() + " " + r.getNodes().stream().limit(3).map(n -> n.getHtml()).toList()).toList()).isEmpty();
-      assertThat(errors).as("script errors on %s", where).isEmpty();
     }
 
     @Override
-    public void close() {
-      context.close();
+    public synchronized void beforeAll(ExtensionContext extension) {
+        if (browser == null) {
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setHeadless(true)
+                            .setArgs(List.of(
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+            extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("chromium", new Closing(playwright));
+        }
     }
-  }
+
+    /** A page on which every script error fails the test that calls {@link #calm}. */
+    static final class Tab implements AutoCloseable {
+        final BrowserContext context;
+        final Page page;
+        private final List<String> errors = new ArrayList<>();
+
+        Tab(int width, int height) {
+            context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                    .setViewportSize(width, height)
+                    .setLocale("en-GB"));
+            page = context.newPage();
+            page.setDefaultTimeout(15_000);
+            page.onPageError(errors::add);
+            page.onConsoleMessage(message -> {
+                if (message.type().equals("error")) {
+                    errors.add(message.text());
+                }
+            });
+        }
+
+        /** Nothing serious or critical for axe, and no script error. */
+        void calm(String where) {
+            List<Rule> serious = new AxeBuilder(page)
+                    .analyze().getViolations().stream()
+                            .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                            .toList();
+            assertThat(serious)
+                    .as(
+                            "axe on %s: %s",
+                            where,
+                            serious.stream()
+                                    .map(r -> r.getId() + " "
+                                            + r.getNodes().stream()
+                                                    .limit(3)
+                                                    .map(n -> n.getHtml())
+                                                    .toList())
+                                    .toList())
+                    .isEmpty();
+            assertThat(errors).as("script errors on %s", where).isEmpty();
+        }
+
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
 }

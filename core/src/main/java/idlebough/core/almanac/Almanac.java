@@ -19,88 +19,225 @@ import java.util.stream.Collectors;
  * practice throughout).
  */
 public final class Almanac {
-  private Almanac() {}
+    private Almanac() {}
 
-  /**
-   * What of one tree decides its tasks.
-   *
-   * @param stock null when not chosen
-   * @param season null when no watering is reckoned
-   */
-  public record Entry(String label, Rootstock stock, Footing footing, boolean bareRoot, boolean bearsEarly, FirstSeason season) {}
+    /**
+     * What of one tree decides its tasks.
+     *
+     * @param stock null when not chosen
+     * @param season null when no watering is reckoned
+     */
+    public record Entry(
+            String label, Rootstock stock, Footing footing, boolean bareRoot, boolean bearsEarly, FirstSeason season) {}
 
-  /**
-   * What of the plan decides its tasks.
-   *
-   * @param tooLimy whether some pit is above the pH its crops want; @param tooSour below
-   * @param pan whether a pan was met in some pit
-   */
-  public record Setting(LocalDate planting, double latitude, boolean tooLimy, boolean tooSour, boolean pan, List<Entry> trees) {}
+    /**
+     * What of the plan decides its tasks.
+     *
+     * @param tooLimy whether some pit is above the pH its crops want; @param tooSour below
+     * @param pan whether a pan was met in some pit
+     */
+    public record Setting(
+            LocalDate planting, double latitude, boolean tooLimy, boolean tooSour, boolean pan, List<Entry> trees) {}
 
-  public static List<Task> of(Setting plan) {
-    List<Task> tasks = new ArrayList<>();
-    LocalDate day = plan.planting();
-    add(tasks, "soil-test", day.minusMonths(12), day.minusMonths(6), Phrase.of("Dig the pits, test the soil and its drainage"), Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
-    if (plan.tooLimy()) {
-      add(tasks, "sulphur", day.minusMonths(12), day.minusMonths(11), Phrase.of("Work in sulphur where the soil is limy"), Phrase.of("It needs a warm moist year. Keep the dust off skin, eyes and pets."));
+    public static List<Task> of(Setting plan) {
+        List<Task> tasks = new ArrayList<>();
+        LocalDate day = plan.planting();
+        add(
+                tasks,
+                "soil-test",
+                day.minusMonths(12),
+                day.minusMonths(6),
+                Phrase.of("Dig the pits, test the soil and its drainage"),
+                Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
+        if (plan.tooLimy()) {
+            add(
+                    tasks,
+                    "sulphur",
+                    day.minusMonths(12),
+                    day.minusMonths(11),
+                    Phrase.of("Work in sulphur where the soil is limy"),
+                    Phrase.of("It needs a warm moist year. Keep the dust off skin, eyes and pets."));
+        }
+        if (plan.tooSour()) {
+            add(
+                    tasks,
+                    "lime",
+                    day.minusMonths(6),
+                    day.minusMonths(3),
+                    Phrase.of("Lime where the soil is sour"),
+                    Phrase.of("Three to six months before planting, full effect in one to two years."));
+        }
+        if (plan.pan()) {
+            add(
+                    tasks,
+                    "rip",
+                    day.minusMonths(9),
+                    day.minusMonths(3),
+                    Phrase.of("Break the pan along the rows when the subsoil is dry"),
+                    Phrase.of("60 to 100 cm deep. Have buried services located first."));
+        }
+        List<Entry> mounds = plan.trees().stream()
+                .filter(tree -> tree.footing() != Footing.GRADE)
+                .toList();
+        if (!mounds.isEmpty()) {
+            add(
+                    tasks,
+                    "mounds",
+                    day.minusMonths(6),
+                    day.minusMonths(3),
+                    Phrase.of("Build the mounds for {}", labels(mounds)),
+                    Phrase.of("They must settle for three to six months. Not against walls or near foundations."));
+        }
+        if (!plan.trees().isEmpty()) {
+            add(
+                    tasks,
+                    "order",
+                    day.minusMonths(7),
+                    day.minusMonths(5),
+                    Phrase.of(
+                            "Order {} trees, variety and stock both named",
+                            Amount.count(plan.trees().size())),
+                    Phrase.of("Bare-root trees are ordered the summer before."));
+        }
+        add(
+                tasks,
+                "peg",
+                day.minusWeeks(3),
+                day.minusWeeks(1),
+                Phrase.of("Peg out with two tapes"),
+                Phrase.of("Before the delivery, so that no tree waits."));
+        add(
+                tasks,
+                "services",
+                day.minusWeeks(2),
+                day.minusWeeks(1),
+                Phrase.of("Have buried services located"),
+                Phrase.of("Utilities need notice; licensed people near lines."));
+        add(
+                tasks,
+                "water-ahead",
+                day.minusDays(1),
+                day.minusDays(1),
+                Phrase.of("Water the pots and the planting spots"),
+                Phrase.of("To a spade's depth, the day before."));
+        if (plan.trees().stream().anyMatch(Entry::bareRoot)) {
+            add(
+                    tasks,
+                    "soak",
+                    day,
+                    day,
+                    Phrase.of("Soak bare roots two to six hours"),
+                    Phrase.of("More than a day drowns them."));
+        }
+        add(
+                tasks,
+                "plant",
+                day,
+                day.plusDays(plan.trees().size() > 12 ? 1 : 0),
+                Phrase.of("Plant, water in, measure every union over the board"),
+                Phrase.of("Go when the soil is moist and no freeze comes in the next two to three days."));
+        List<Entry> staked = plan.trees().stream()
+                .filter(tree -> tree.stock() != null && tree.stock().support() != Rootstock.Support.NONE)
+                .toList();
+        if (!staked.isEmpty()) {
+            add(
+                    tasks,
+                    "stake",
+                    day,
+                    day.plusDays(1),
+                    Phrase.of("Stake {} to windward", labels(staked)),
+                    Phrase.of("The same or the next day: two weeks later the stake breaks new roots."));
+        }
+        plan.trees().stream()
+                .map(Entry::season)
+                .filter(season -> season != null)
+                .findFirst()
+                .ifPresent(season -> season.weeks().forEach(week -> {
+                    double all = plan.trees().stream()
+                            .map(Entry::season)
+                            .filter(s -> s != null)
+                            .mapToDouble(s -> s.weeks().get(week.number() - 1).total())
+                            .sum();
+                    add(
+                            tasks,
+                            "water-" + week.number(),
+                            week.from(),
+                            week.from().plusDays(6),
+                            Phrase.of(
+                                    "Water, week {}: {}, {} in all",
+                                    Amount.count(week.number()),
+                                    week.times() == 1 ? "once" : week.times() == 2 ? "twice" : week.times() + " times",
+                                    Amount.litres(all)),
+                            Phrase.of(
+                                    "{} of rain in the week needs none. Probe first.",
+                                    Amount.of(FirstSeason.RAIN_INSTEAD, Quantity.RAIN)));
+                }));
+        add(
+                tasks,
+                "union-3",
+                day.plusWeeks(3),
+                day.plusWeeks(3).plusDays(6),
+                Phrase.of("Look at the unions; top up sunken soil beside the ball, never on it"),
+                Phrase.of("Two thirds of the settling is done."));
+        add(
+                tasks,
+                "feed",
+                day.plusWeeks(6),
+                day.plusWeeks(8),
+                Phrase.of("First feed, if growth shows and the soil test asks for it"),
+                Phrase.of("None for four to eight weeks, none in the hole."));
+        add(
+                tasks,
+                "union-8",
+                day.plusWeeks(8),
+                day.plusWeeks(9),
+                Phrase.of("Measure every union again"),
+                Phrase.of("Settled: what stands now stays."));
+        LocalDate bloom = firstOf(day, plan.latitude() < 0 ? 10 : 4);
+        add(
+                tasks,
+                "fruit-off",
+                bloom.plusMonths(1),
+                bloom.plusMonths(2),
+                Phrase.of("Take the fruit off in the first season"),
+                Phrase.of("It hurts, and it pays."));
+        LocalDate autumn = firstOf(day, plan.latitude() < 0 ? 5 : 11);
+        add(
+                tasks,
+                "guards",
+                autumn,
+                autumn.plusDays(13),
+                Phrase.of("Guards on against mice, voles and rabbits; clear the mulch from the stems"),
+                Phrase.of("Before the winter, each year."));
+        Map<Integer, List<Entry>> off = plan.trees().stream()
+                .filter(tree -> tree.stock() != null && tree.stock().support().years() > 0)
+                .collect(Collectors.groupingBy(
+                        tree -> tree.stock().support().years(), TreeMap::new, Collectors.toList()));
+        off.forEach((years, trees) -> add(
+                tasks,
+                "stake-off-" + years,
+                day.plusYears(years),
+                day.plusYears(years).plusMonths(1),
+                years == 1
+                        ? Phrase.of("Take off any first-year stake and tie: {}", labels(trees))
+                        : Phrase.of("Take off the stakes of {} if they stand firm", labels(trees)),
+                Phrase.of("A stem that moves a little grows strong; wire swallowed by a stem kills it years later.")));
+        tasks.sort(Comparator.comparing(Task::from).thenComparing(Task::key));
+        return List.copyOf(tasks);
     }
-    if (plan.tooSour()) {
-      add(tasks, "lime", day.minusMonths(6), day.minusMonths(3), Phrase.of("Lime where the soil is sour"), Phrase.of("Three to six months before planting, full effect in one to two years."));
-    }
-    if (plan.pan()) {
-      add(tasks, "rip", day.minusMonths(9), day.minusMonths(3), Phrase.of("Break the pan along the rows when the subsoil is dry"), Phrase.of("60 to 100 cm deep. Have buried services located first."));
-    }
-    List<Entry> mounds = plan.trees().stream().filter(tree -> tree.footing() != Footing.GRADE).toList();
-    if (!mounds.isEmpty()) {
-      add(tasks, "mounds", day.minusMonths(6), day.minusMonths(3), Phrase.of("Build the mounds for {}", labels(mounds)), Phrase.of("They must settle for three to six months. Not against walls or near foundations."));
-    }
-    if (!plan.trees().isEmpty()) {
-      add(tasks, "order", day.minusMonths(7), day.minusMonths(5), Phrase.of("Order {} trees, variety and stock both named", Amount.count(plan.trees().size())), Phrase.of("Bare-root trees are ordered the summer before."));
-    }
-    add(tasks, "peg", day.minusWeeks(3), day.minusWeeks(1), Phrase.of("Peg out with two tapes"), Phrase.of("Before the delivery, so that no tree waits."));
-    add(tasks, "services", day.minusWeeks(2), day.minusWeeks(1), Phrase.of("Have buried services located"), Phrase.of("Utilities need notice; licensed people near lines."));
-    add(tasks, "water-ahead", day.minusDays(1), day.minusDays(1), Phrase.of("Water the pots and the planting spots"), Phrase.of("To a spade's depth, the day before."));
-    if (plan.trees().stream().anyMatch(Entry::bareRoot)) {
-      add(tasks, "soak", day, day, Phrase.of("Soak bare roots two to six hours"), Phrase.of("More than a day drowns them."));
-    }
-    add(tasks, "plant", day, day.plusDays(plan.trees().size() > 12 ? 1 : 0), Phrase.of("Plant, water in, measure every union over the board"), Phrase.of("Go when the soil is moist and no freeze comes in the next two to three days."));
-    List<Entry> staked = plan.trees().stream().filter(tree -> tree.stock() != null && tree.stock().support() != Rootstock.Support.NONE).toList();
-    if (!staked.isEmpty()) {
-      add(tasks, "stake", day, day.plusDays(1), Phrase.of("Stake {} to windward", labels(staked)), Phrase.of("The same or the next day: two weeks later the stake breaks new roots."));
-    }
-    plan.trees().stream().map(Entry::season).filter(season -> season != null).findFirst().ifPresent(season -> season.weeks().forEach(week -> {
-      double all = plan.trees().stream().map(Entry::season).filter(s -> s != null).mapToDouble(s -> s.weeks().get(week.number() - 1).total()).sum();
-      add(tasks, "water-" + week.number(), week.from(), week.from().plusDays(6), Phrase.of("Water, week {}: {}, {} in all", Amount.count(week.number()), week.times() == 1 ? "once" : week.times() == 2 ? "twice" : week.times() + " times", Amount.litres(all)),
-          Phrase.of("{} of rain in the week needs none. Probe first.", Amount.of(FirstSeason.RAIN_INSTEAD, Quantity.RAIN)));
-    }));
-    add(tasks, "union-3", day.plusWeeks(3), day.plusWeeks(3).plusDays(6), Phrase.of("Look at the unions; top up sunken soil beside the ball, never on it"), Phrase.of("Two thirds of the settling is done."));
-    add(tasks, "feed", day.plusWeeks(6), day.plusWeeks(8), Phrase.of("First feed, if growth shows and the soil test asks for it"), Phrase.of("None for four to eight weeks, none in the hole."));
-    add(tasks, "union-8", day.plusWeeks(8), day.plusWeeks(9), Phrase.of("Measure every union again"), Phrase.of("Settled: what stands now stays."));
-    LocalDate bloom = firstOf(day, plan.latitude() < 0 ? 10 : 4);
-    add(tasks, "fruit-off", bloom.plusMonths(1), bloom.plusMonths(2), Phrase.of("Take the fruit off in the first season"), Phrase.of("It hurts, and it pays."));
-    LocalDate autumn = firstOf(day, plan.latitude() < 0 ? 5 : 11);
-    add(tasks, "guards", autumn, autumn.plusDays(13), Phrase.of("Guards on against mice, voles and rabbits; clear the mulch from the stems"), Phrase.of("Before the winter, each year."));
-    Map<Integer, List<Entry>> off = plan.trees().stream().filter(tree -> tree.stock() != null && tree.stock().support().years() > 0)
-        .collect(Collectors.groupingBy(tree -> tree.stock().support().years(), TreeMap::new, Collectors.toList()));
-    off.forEach((years, trees) -> add(tasks, "stake-off-" + years, day.plusYears(years), day.plusYears(years).plusMonths(1), years == 1
-        ? Phrase.of("Take off any first-year stake and tie: {}", labels(trees)) : Phrase.of("Take off the stakes of {} if they stand firm", labels(trees)),
-        Phrase.of("A stem that moves a little grows strong; wire swallowed by a stem kills it years later.")));
-    tasks.sort(Comparator.comparing(Task::from).thenComparing(Task::key));
-    return List.copyOf(tasks);
-  }
 
-  /** The first of a month that does not lie before the day. */
-  private static LocalDate firstOf(LocalDate day, int month) {
-    LocalDate first = LocalDate.of(day.getYear(), month, 1);
-    return first.isBefore(day) ? first.plusYears(1) : first;
-  }
+    /** The first of a month that does not lie before the day. */
+    private static LocalDate firstOf(LocalDate day, int month) {
+        LocalDate first = LocalDate.of(day.getYear(), month, 1);
+        return first.isBefore(day) ? first.plusYears(1) : first;
+    }
 
-  private static String labels(List<Entry> trees) {
-    String named = trees.stream().limit(6).map(Entry::label).collect(Collectors.joining(", "));
-    return trees.size() <= 6 ? named : named + " and " + (trees.size() - 6) + " more";
-  }
+    private static String labels(List<Entry> trees) {
+        String named = trees.stream().limit(6).map(Entry::label).collect(Collectors.joining(", "));
+        return trees.size() <= 6 ? named : named + " and " + (trees.size() - 6) + " more";
+    }
 
-  private static void add(List<Task> tasks, String key, LocalDate from, LocalDate to, Phrase what, Phrase why) {
-    tasks.add(new Task(key, from, to, what, why));
-  }
+    private static void add(List<Task> tasks, String key, LocalDate from, LocalDate to, Phrase what, Phrase why) {
+        tasks.add(new Task(key, from, to, what, why));
+    }
 }

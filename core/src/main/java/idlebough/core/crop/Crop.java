@@ -10,22 +10,42 @@ package idlebough.core.crop;
  * @param selfFruitful 0 sets nothing with its own pollen, 1 a full crop
  * @param spreadMetres and height on a stock that leaves the full size
  */
-public record Crop(String key, String name, Kind kind, int wetRank, double phLow, double phHigh, double sunHours,
-    double coldCelsius, int bloomDays, Vector vector, double selfFruitful, double spreadMetres, double heightMetres,
-    boolean evergreen, int firstCropYear) {
+public record Crop(
+        String key,
+        String name,
+        Kind kind,
+        int wetRank,
+        double phLow,
+        double phHigh,
+        double sunHours,
+        double coldCelsius,
+        int bloomDays,
+        Vector vector,
+        double selfFruitful,
+        double spreadMetres,
+        double heightMetres,
+        boolean evergreen,
+        int firstCropYear) {
 
-  /** The kind of fruit; drawings hachure crowns by it. */
-  public enum Kind {
-    POME, STONE, CITRUS, NUT, OTHER
-  }
+    /** The kind of fruit; drawings hachure crowns by it. */
+    public enum Kind {
+        POME,
+        STONE,
+        CITRUS,
+        NUT,
+        OTHER
+    }
 
-  /** What carries the pollen. */
-  public enum Vector {
-    INSECT, WIND, NONE
-  }
+    /** What carries the pollen. */
+    public enum Vector {
+        INSECT,
+        WIND,
+        NONE
+    }
 
-  /** “a pear”, “an apple”. */
-  public String withArticle() {
-    return ("aeiou".indexOf(Character.toLowerCase(name.charAt(0))) >= 0 && !name.startsWith("Eu") ? "an " : "a ") + name;
-  }
+    /** “a pear”, “an apple”. */
+    public String withArticle() {
+        return ("aeiou".indexOf(Character.toLowerCase(name.charAt(0))) >= 0 && !name.startsWith("Eu") ? "an " : "a ")
+                + name;
+    }
 }

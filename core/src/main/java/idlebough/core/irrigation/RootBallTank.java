@@ -10,22 +10,29 @@ package idlebough.core.irrigation;
  */
 public record RootBallTank(double store, double use, double days) {
 
-  /**
-   * @param ballLitres volume of the ball
-   * @param easily available share by volume, 0.20 to 0.30 (De Boodt & Verdonck 1972)
-   * @param allowed share of the store that may be used before the next watering
-   * @param et reference evapotranspiration, mm/d
-   * @param canopyFactor Kt
-   * @param canopy diameter, m
-   * @param floor least use reckoned with, L/d
-   */
-  public static RootBallTank of(double ballLitres, double easily, double allowed, double et, double canopyFactor, double canopy, double floor) {
-    double store = ballLitres * easily;
-    double use = Math.max(et * canopyFactor * Math.PI * canopy * canopy / 4, floor);
-    return new RootBallTank(store, use, store * allowed / use);
-  }
+    /**
+     * @param ballLitres volume of the ball
+     * @param easily available share by volume, 0.20 to 0.30 (De Boodt & Verdonck 1972)
+     * @param allowed share of the store that may be used before the next watering
+     * @param et reference evapotranspiration, mm/d
+     * @param canopyFactor Kt
+     * @param canopy diameter, m
+     * @param floor least use reckoned with, L/d
+     */
+    public static RootBallTank of(
+            double ballLitres,
+            double easily,
+            double allowed,
+            double et,
+            double canopyFactor,
+            double canopy,
+            double floor) {
+        double store = ballLitres * easily;
+        double use = Math.max(et * canopyFactor * Math.PI * canopy * canopy / 4, floor);
+        return new RootBallTank(store, use, store * allowed / use);
+    }
 
-  public int wateringsPerDay() {
-    return days < 1 ? (int) Math.ceil(1 / days - 1e-9) : 1;
-  }
+    public int wateringsPerDay() {
+        return days < 1 ? (int) Math.ceil(1 / days - 1e-9) : 1;
+    }
 }

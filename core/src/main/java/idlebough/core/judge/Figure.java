@@ -13,11 +13,11 @@ import java.util.function.Supplier;
  * @param working how it comes about; null only for a figure that was typed or measured as it stands
  */
 public record Figure(String key, Phrase label, Amount amount, Phrase note, Supplier<Working> working) {
-  public static Figure of(String key, String label, Amount amount, String note, Supplier<Working> working) {
-    return new Figure(key, Phrase.of(label), amount, Phrase.of(note), working);
-  }
+    public static Figure of(String key, String label, Amount amount, String note, Supplier<Working> working) {
+        return new Figure(key, Phrase.of(label), amount, Phrase.of(note), working);
+    }
 
-  public double value() {
-    return amount.value();
-  }
+    public double value() {
+        return amount.value();
+    }
 }

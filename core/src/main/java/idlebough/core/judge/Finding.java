@@ -15,20 +15,29 @@ import java.util.List;
  * @param remedies what would put it right, at most three are shown
  * @param source of the rule
  */
-public record Finding(String rule, String subject, Standing standing, Phrase headline, Phrase reason, Amount measured,
-    Amount limit, List<Remedy> remedies, Source source) {
+public record Finding(
+        String rule,
+        String subject,
+        Standing standing,
+        Phrase headline,
+        Phrase reason,
+        Amount measured,
+        Amount limit,
+        List<Remedy> remedies,
+        Source source) {
 
-  /** The distance from the limit, in the base unit; null when either is missing. */
-  public Double margin() {
-    return measured == null || limit == null || measured.value() == null || limit.value() == null ? null
-        : measured.value() - limit.value();
-  }
+    /** The distance from the limit, in the base unit; null when either is missing. */
+    public Double margin() {
+        return measured == null || limit == null || measured.value() == null || limit.value() == null
+                ? null
+                : measured.value() - limit.value();
+    }
 
-  public String room() {
-    return rule.substring(0, rule.indexOf('.'));
-  }
+    public String room() {
+        return rule.substring(0, rule.indexOf('.'));
+    }
 
-  public boolean isSound() {
-    return standing == Standing.SOUND;
-  }
+    public boolean isSound() {
+        return standing == Standing.SOUND;
+    }
 }

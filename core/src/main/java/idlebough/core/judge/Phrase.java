@@ -10,25 +10,25 @@ import java.util.List;
  */
 public record Phrase(String pattern, List<Object> arguments) {
 
-  public static Phrase of(String pattern, Object... arguments) {
-    return new Phrase(pattern, List.of(arguments));
-  }
-
-  public String in(Display display) {
-    StringBuilder words = new StringBuilder();
-    int next = 0;
-    int from = 0;
-    for (int at = pattern.indexOf("{}"); at >= 0; at = pattern.indexOf("{}", from)) {
-      words.append(pattern, from, at).append(word(arguments.get(next++), display));
-      from = at + 2;
+    public static Phrase of(String pattern, Object... arguments) {
+        return new Phrase(pattern, List.of(arguments));
     }
-    return words.append(pattern.substring(from)).toString();
-  }
 
-  private static String word(Object argument, Display display) {
-    if (argument instanceof Amount amount) {
-      return display.text(amount.value(), amount.quantity());
+    public String in(Display display) {
+        StringBuilder words = new StringBuilder();
+        int next = 0;
+        int from = 0;
+        for (int at = pattern.indexOf("{}"); at >= 0; at = pattern.indexOf("{}", from)) {
+            words.append(pattern, from, at).append(word(arguments.get(next++), display));
+            from = at + 2;
+        }
+        return words.append(pattern.substring(from)).toString();
     }
-    return argument instanceof LocalDate day ? display.date(day) : String.valueOf(argument);
-  }
+
+    private static String word(Object argument, Display display) {
+        if (argument instanceof Amount amount) {
+            return display.text(amount.value(), amount.quantity());
+        }
+        return argument instanceof LocalDate day ? display.date(day) : String.valueOf(argument);
+    }
 }

@@ -10,7 +10,7 @@ import java.util.Map;
  * @param details what the action needs, by name
  */
 public record Remedy(String action, Phrase label, Map<String, String> details) {
-  public static Remedy of(String action, Phrase label, Map<String, String> details) {
-    return new Remedy(action, label, details);
-  }
+    public static Remedy of(String action, Phrase label, Map<String, String> details) {
+        return new Remedy(action, label, details);
+    }
 }

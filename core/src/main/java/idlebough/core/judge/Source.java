@@ -9,38 +9,41 @@ package idlebough.core.judge;
  */
 public record Source(Kind kind, String citation, Certainty certainty) {
 
-  /** What sort of authority stands behind it. */
-  public enum Kind {
-    PUBLISHED("published, from memory"), COMMON_PRACTICE("common practice"), MEASURED("measured"), OWN_CHOICE("our choice");
-    private final String word;
+    /** What sort of authority stands behind it. */
+    public enum Kind {
+        PUBLISHED("published, from memory"),
+        COMMON_PRACTICE("common practice"),
+        MEASURED("measured"),
+        OWN_CHOICE("our choice");
+        private final String word;
 
-    Kind(String word) {
-      this.word = word;
+        Kind(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
     }
 
-    public String word() {
-      return word;
+    public static Source published(String citation, Certainty certainty) {
+        return new Source(Kind.PUBLISHED, citation, certainty);
     }
-  }
 
-  public static Source published(String citation, Certainty certainty) {
-    return new Source(Kind.PUBLISHED, citation, certainty);
-  }
+    public static Source practice(String citation) {
+        return new Source(Kind.COMMON_PRACTICE, citation, Certainty.FAIR);
+    }
 
-  public static Source practice(String citation) {
-    return new Source(Kind.COMMON_PRACTICE, citation, Certainty.FAIR);
-  }
+    public static Source measured(String citation) {
+        return new Source(Kind.MEASURED, citation, Certainty.SURE);
+    }
 
-  public static Source measured(String citation) {
-    return new Source(Kind.MEASURED, citation, Certainty.SURE);
-  }
+    public static Source ownChoice(String citation) {
+        return new Source(Kind.OWN_CHOICE, citation, Certainty.FAIR);
+    }
 
-  public static Source ownChoice(String citation) {
-    return new Source(Kind.OWN_CHOICE, citation, Certainty.FAIR);
-  }
-
-  /** One line for under a working. */
-  public String line() {
-    return citation + " (" + kind.word() + ", " + certainty.word() + ")";
-  }
+    /** One line for under a working. */
+    public String line() {
+        return citation + " (" + kind.word() + ", " + certainty.word() + ")";
+    }
 }

@@ -11,24 +11,31 @@ import org.apache.commons.csv.CSVRecord;
 
 /** Reads the shipped tables: CSV with a header row, and comment lines starting with {@code #} that name the source. */
 public final class Table {
-  private Table() {}
+    private Table() {}
 
-  /** The rows of a resource under {@code /idlebough/}; an {@link IllegalStateException} when it is not shipped. */
-  public static List<CSVRecord> rows(String name) {
-    try (InputStream in = Table.class.getResourceAsStream("/idlebough/" + name)) {
-      if (in == null) {
-        throw new IllegalStateException("Table " + name + " is not shipped.");
-      }
-      CSVFormat format = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setCommentMarker('#').setTrim(true).get();
-      return format.parse(new InputStreamReader(in, StandardCharsets.UTF_8)).getRecords();
-    } catch (IOException unreadable) {
-      throw new UncheckedIOException(unreadable);
+    /** The rows of a resource under {@code /idlebough/}; an {@link IllegalStateException} when it is not shipped. */
+    public static List<CSVRecord> rows(String name) {
+        try (InputStream in = Table.class.getResourceAsStream("/idlebough/" + name)) {
+            if (in == null) {
+                throw new IllegalStateException("Table " + name + " is not shipped.");
+            }
+            CSVFormat format = CSVFormat.DEFAULT
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .setCommentMarker('#')
+                    .setTrim(true)
+                    .get();
+            return format.parse(new InputStreamReader(in, StandardCharsets.UTF_8))
+                    .getRecords();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
     }
-  }
 
-  /** A number, or null for an empty cell. */
-  public static Double number(CSVRecord row, String column) {
-    String cell = row.get(column);
-    return cell.isEmpty() ? null : Double.valueOf(cell);
-  }
+    /** A number, or null for an empty cell. */
+    public static Double number(CSVRecord row, String column) {
+        String cell = row.get(column);
+        return cell.isEmpty() ? null : Double.valueOf(cell);
+    }
 }

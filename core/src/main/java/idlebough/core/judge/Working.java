@@ -9,32 +9,32 @@ import java.util.List;
  */
 public record Working(Phrase title, List<Phrase> steps, Source source, Phrase sensitivity) {
 
-  public static Builder of(String title, Object... arguments) {
-    return new Builder(Phrase.of(title, arguments));
-  }
-
-  /** Collects the steps in the order in which they are reckoned. */
-  public static final class Builder {
-    private final Phrase title;
-    private final List<Phrase> steps = new ArrayList<>();
-    private Phrase sensitivity;
-
-    private Builder(Phrase title) {
-      this.title = title;
+    public static Builder of(String title, Object... arguments) {
+        return new Builder(Phrase.of(title, arguments));
     }
 
-    public Builder step(String pattern, Object... arguments) {
-      steps.add(Phrase.of(pattern, arguments));
-      return this;
-    }
+    /** Collects the steps in the order in which they are reckoned. */
+    public static final class Builder {
+        private final Phrase title;
+        private final List<Phrase> steps = new ArrayList<>();
+        private Phrase sensitivity;
 
-    public Builder sensitive(String pattern, Object... arguments) {
-      sensitivity = Phrase.of(pattern, arguments);
-      return this;
-    }
+        private Builder(Phrase title) {
+            this.title = title;
+        }
 
-    public Working from(Source source) {
-      return new Working(title, List.copyOf(steps), source, sensitivity);
+        public Builder step(String pattern, Object... arguments) {
+            steps.add(Phrase.of(pattern, arguments));
+            return this;
+        }
+
+        public Builder sensitive(String pattern, Object... arguments) {
+            sensitivity = Phrase.of(pattern, arguments);
+            return this;
+        }
+
+        public Working from(Source source) {
+            return new Working(title, List.copyOf(steps), source, sensitivity);
+        }
     }
-  }
 }

@@ -10,107 +10,113 @@ import java.util.List;
  * least the margin from every edge (10⁻⁶ m slack). Numbering: rows from the first row pitch on, places along the row.
  */
 public final class RowFill {
-  private static final double SLACK = 1e-6;
-  private static final double HEX_PITCH = 0.8660254037844386;
+    private static final double SLACK = 1e-6;
+    private static final double HEX_PITCH = 0.8660254037844386;
 
-  private RowFill() {}
+    private RowFill() {}
 
-  /** How rows stand to each other. */
-  public enum Pattern {
-    SQUARE("square: places face each other"), TRIANGLE("triangle: each row shifted by half a space");
-    private final String words;
+    /** How rows stand to each other. */
+    public enum Pattern {
+        SQUARE("square: places face each other"),
+        TRIANGLE("triangle: each row shifted by half a space");
+        private final String words;
 
-    Pattern(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
-  }
-
-  /** @param row counted from 0, @param place in the row counted from 0 */
-  public record Place(int row, int place, Point at) {}
-
-  /**
-   * @param margin from the boundary to a stem, m
-   * @param anchor a point of the lattice
-   * @param bearing of the rows, degrees clockwise from north
-   * @param inRow from stem to stem, m; must be positive
-   * @param rowPitch from row to row, m; must be positive
-   */
-  public static List<Place> lattice(Plot plot, double margin, Point anchor, double bearing, Pattern pattern, double inRow, double rowPitch) {
-    double angle = Math.toRadians(bearing);
-    double ux = Math.sin(angle);
-    double uy = Math.cos(angle);
-    double vx = Math.sin(angle + Math.PI / 2);
-    double vy = Math.cos(angle + Math.PI / 2);
-    double iLow = Double.POSITIVE_INFINITY;
-    double iHigh = Double.NEGATIVE_INFINITY;
-    double jLow = Double.POSITIVE_INFINITY;
-    double jHigh = Double.NEGATIVE_INFINITY;
-    for (Point corner : plot.corners()) {
-      double dx = corner.x() - anchor.x();
-      double dy = corner.y() - anchor.y();
-      double along = (dx * ux + dy * uy) / inRow;
-      double across = (dx * vx + dy * vy) / rowPitch;
-      iLow = Math.min(iLow, along);
-      iHigh = Math.max(iHigh, along);
-      jLow = Math.min(jLow, across);
-      jHigh = Math.max(jHigh, across);
-    }
-    List<Place> places = new ArrayList<>();
-    int row = 0;
-    for (int j = (int) Math.floor(jLow) - 1; j <= Math.ceil(jHigh) + 1; j++) {
-      double shift = pattern == Pattern.TRIANGLE && Math.floorMod(j, 2) == 1 ? 0.5 : 0;
-      int place = 0;
-      for (int i = (int) Math.floor(iLow) - 1; i <= Math.ceil(iHigh) + 1; i++) {
-        Point at = new Point(anchor.x() + (i + shift) * inRow * ux + j * rowPitch * vx, anchor.y() + (i + shift) * inRow * uy + j * rowPitch * vy);
-        double edge = plot.distanceToBoundary(at);
-        if ((plot.holds(at) || edge <= SLACK) && edge >= margin - SLACK) {
-          places.add(new Place(row, place++, at));
+        Pattern(String words) {
+            this.words = words;
         }
-      }
-      if (place > 0) {
-        row++;
-      }
-    }
-    return places;
-  }
 
-  /** The row pitch of equal triangles. */
-  public static double hexPitch(double spacing) {
-    return HEX_PITCH * spacing;
-  }
-
-  /**
-   * The fill that holds most trees among sixteen by sixteen positions of the lattice; the first of equals. With rows along the plot's
-   * longest side unless a bearing is given.
-   */
-  public static List<Place> best(Plot plot, double margin, double bearing, Pattern pattern, double inRow, double rowPitch) {
-    List<Place> best = List.of();
-    double angle = Math.toRadians(bearing);
-    for (int a = 0; a < 16; a++) {
-      for (int b = 0; b < 16; b++) {
-        double along = inRow * a / 16;
-        double across = rowPitch * b / 16;
-        Point anchor = new Point(plot.corners().get(0).x() + along * Math.sin(angle) + across * Math.cos(angle),
-            plot.corners().get(0).y() + along * Math.cos(angle) - across * Math.sin(angle));
-        List<Place> found = lattice(plot, margin, anchor, bearing, pattern, inRow, rowPitch);
-        if (found.size() > best.size()) {
-          best = found;
+        public String words() {
+            return words;
         }
-      }
     }
-    return best;
-  }
 
-  /** A1, A2 … B1: the label of a place. */
-  public static String label(int row, int place) {
-    StringBuilder letters = new StringBuilder();
-    for (int r = row; r >= 0; r = r / 26 - 1) {
-      letters.insert(0, (char) ('A' + r % 26));
+    /** @param row counted from 0, @param place in the row counted from 0 */
+    public record Place(int row, int place, Point at) {}
+
+    /**
+     * @param margin from the boundary to a stem, m
+     * @param anchor a point of the lattice
+     * @param bearing of the rows, degrees clockwise from north
+     * @param inRow from stem to stem, m; must be positive
+     * @param rowPitch from row to row, m; must be positive
+     */
+    public static List<Place> lattice(
+            Plot plot, double margin, Point anchor, double bearing, Pattern pattern, double inRow, double rowPitch) {
+        double angle = Math.toRadians(bearing);
+        double ux = Math.sin(angle);
+        double uy = Math.cos(angle);
+        double vx = Math.sin(angle + Math.PI / 2);
+        double vy = Math.cos(angle + Math.PI / 2);
+        double iLow = Double.POSITIVE_INFINITY;
+        double iHigh = Double.NEGATIVE_INFINITY;
+        double jLow = Double.POSITIVE_INFINITY;
+        double jHigh = Double.NEGATIVE_INFINITY;
+        for (Point corner : plot.corners()) {
+            double dx = corner.x() - anchor.x();
+            double dy = corner.y() - anchor.y();
+            double along = (dx * ux + dy * uy) / inRow;
+            double across = (dx * vx + dy * vy) / rowPitch;
+            iLow = Math.min(iLow, along);
+            iHigh = Math.max(iHigh, along);
+            jLow = Math.min(jLow, across);
+            jHigh = Math.max(jHigh, across);
+        }
+        List<Place> places = new ArrayList<>();
+        int row = 0;
+        for (int j = (int) Math.floor(jLow) - 1; j <= Math.ceil(jHigh) + 1; j++) {
+            double shift = pattern == Pattern.TRIANGLE && Math.floorMod(j, 2) == 1 ? 0.5 : 0;
+            int place = 0;
+            for (int i = (int) Math.floor(iLow) - 1; i <= Math.ceil(iHigh) + 1; i++) {
+                Point at = new Point(
+                        anchor.x() + (i + shift) * inRow * ux + j * rowPitch * vx,
+                        anchor.y() + (i + shift) * inRow * uy + j * rowPitch * vy);
+                double edge = plot.distanceToBoundary(at);
+                if ((plot.holds(at) || edge <= SLACK) && edge >= margin - SLACK) {
+                    places.add(new Place(row, place++, at));
+                }
+            }
+            if (place > 0) {
+                row++;
+            }
+        }
+        return places;
     }
-    return letters.append(place + 1).toString();
-  }
+
+    /** The row pitch of equal triangles. */
+    public static double hexPitch(double spacing) {
+        return HEX_PITCH * spacing;
+    }
+
+    /**
+     * The fill that holds most trees among sixteen by sixteen positions of the lattice; the first of equals. With rows along the plot's
+     * longest side unless a bearing is given.
+     */
+    public static List<Place> best(
+            Plot plot, double margin, double bearing, Pattern pattern, double inRow, double rowPitch) {
+        List<Place> best = List.of();
+        double angle = Math.toRadians(bearing);
+        for (int a = 0; a < 16; a++) {
+            for (int b = 0; b < 16; b++) {
+                double along = inRow * a / 16;
+                double across = rowPitch * b / 16;
+                Point anchor = new Point(
+                        plot.corners().get(0).x() + along * Math.sin(angle) + across * Math.cos(angle),
+                        plot.corners().get(0).y() + along * Math.cos(angle) - across * Math.sin(angle));
+                List<Place> found = lattice(plot, margin, anchor, bearing, pattern, inRow, rowPitch);
+                if (found.size() > best.size()) {
+                    best = found;
+                }
+            }
+        }
+        return best;
+    }
+
+    /** A1, A2 … B1: the label of a place. */
+    public static String label(int row, int place) {
+        StringBuilder letters = new StringBuilder();
+        for (int r = row; r >= 0; r = r / 26 - 1) {
+            letters.insert(0, (char) ('A' + r % 26));
+        }
+        return letters.append(place + 1).toString();
+    }
 }

@@ -9,19 +9,19 @@ package idlebough.core.measure;
  */
 public record Entry(Double value, String complaint) {
 
-  public static Entry of(double value) {
-    return new Entry(value, null);
-  }
+    public static Entry of(double value) {
+        return new Entry(value, null);
+    }
 
-  public static Entry empty() {
-    return new Entry(null, null);
-  }
+    public static Entry empty() {
+        return new Entry(null, null);
+    }
 
-  public static Entry wrong(String complaint) {
-    return new Entry(null, complaint);
-  }
+    public static Entry wrong(String complaint) {
+        return new Entry(null, complaint);
+    }
 
-  public boolean isWrong() {
-    return complaint != null;
-  }
+    public boolean isWrong() {
+        return complaint != null;
+    }
 }

@@ -9,33 +9,34 @@ package idlebough.core.planting;
  * @param stem thickness, m
  */
 public record NurseryTree(Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {
-  /** Reckoned with until the tree is measured, m. */
-  public static final double USUAL_UNION = 0.12;
-  private static final double POT_TAPER = 0.85;
-  private static final double POT_FILLED = 0.93;
-  private static final double MIX_DENSITY = 0.9;
-  private static final double SOIL_DENSITY = 1.7;
-  private static final double FIELD_TAPER = 0.8;
+    /** Reckoned with until the tree is measured, m. */
+    public static final double USUAL_UNION = 0.12;
 
-  public double union() {
-    return unionAboveFlare == null ? USUAL_UNION : unionAboveFlare;
-  }
+    private static final double POT_TAPER = 0.85;
+    private static final double POT_FILLED = 0.93;
+    private static final double MIX_DENSITY = 0.9;
+    private static final double SOIL_DENSITY = 1.7;
+    private static final double FIELD_TAPER = 0.8;
 
-  /** Of the ball, L; 0 for bare roots. */
-  public double litres() {
-    return switch (form) {
-      case BARE -> 0;
-      case CONTAINER -> 1000 * Hole.frustum(ballDiameter, POT_TAPER * ballDiameter, ballHeight) * POT_FILLED;
-      case FIELD -> 1000 * Hole.frustum(ballDiameter, FIELD_TAPER * ballDiameter, ballHeight);
-    };
-  }
+    public double union() {
+        return unionAboveFlare == null ? USUAL_UNION : unionAboveFlare;
+    }
 
-  /** To be lifted, kg: moist mix 0.9 kg/L, field soil 1.7, and the tree. */
-  public double weight() {
-    return switch (form) {
-      case BARE -> 1.5;
-      case CONTAINER -> litres() * MIX_DENSITY + 2;
-      case FIELD -> litres() * SOIL_DENSITY + 3;
-    };
-  }
+    /** Of the ball, L; 0 for bare roots. */
+    public double litres() {
+        return switch (form) {
+            case BARE -> 0;
+            case CONTAINER -> 1000 * Hole.frustum(ballDiameter, POT_TAPER * ballDiameter, ballHeight) * POT_FILLED;
+            case FIELD -> 1000 * Hole.frustum(ballDiameter, FIELD_TAPER * ballDiameter, ballHeight);
+        };
+    }
+
+    /** To be lifted, kg: moist mix 0.9 kg/L, field soil 1.7, and the tree. */
+    public double weight() {
+        return switch (form) {
+            case BARE -> 1.5;
+            case CONTAINER -> litres() * MIX_DENSITY + 2;
+            case FIELD -> litres() * SOIL_DENSITY + 3;
+        };
+    }
 }

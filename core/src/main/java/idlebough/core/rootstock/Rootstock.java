@@ -16,32 +16,53 @@ import java.util.Set;
  * @param ownRooted there is no union
  * @param growth yearly rate of the monomolecular approach to full size
  */
-public record Rootstock(String key, String name, Set<String> crops, double factor, double factorLow, double factorHigh, int firstCrop,
-    Support support, int wet, int drought, int cold, int lime, int salt, double unionMin, double unionMax, boolean ownRooted, double growth,
-    String points, Certainty certainty) {
+public record Rootstock(
+        String key,
+        String name,
+        Set<String> crops,
+        double factor,
+        double factorLow,
+        double factorHigh,
+        int firstCrop,
+        Support support,
+        int wet,
+        int drought,
+        int cold,
+        int lime,
+        int salt,
+        double unionMin,
+        double unionMax,
+        boolean ownRooted,
+        double growth,
+        String points,
+        Certainty certainty) {
 
-  /** How long it must be held. */
-  public enum Support {
-    PERMANENT("stake for life", 0), TEMPORARY("stake 2 to 5 years", 3), NONE("no stake after the first year", 1);
-    private final String words;
-    private final int years;
+    /** How long it must be held. */
+    public enum Support {
+        PERMANENT("stake for life", 0),
+        TEMPORARY("stake 2 to 5 years", 3),
+        NONE("no stake after the first year", 1);
+        private final String words;
+        private final int years;
 
-    Support(String words, int years) {
-      this.words = words;
-      this.years = years;
+        Support(String words, int years) {
+            this.words = words;
+            this.years = years;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** After how many years the stake comes off; 0 never. */
+        public int years() {
+            return years;
+        }
     }
 
-    public String words() {
-      return words;
+    public String sizeWord() {
+        return factor < 0.45
+                ? "dwarfing"
+                : factor < 0.65 ? "semi-dwarfing" : factor < 0.8 ? "semi-vigorous" : "vigorous";
     }
-
-    /** After how many years the stake comes off; 0 never. */
-    public int years() {
-      return years;
-    }
-  }
-
-  public String sizeWord() {
-    return factor < 0.45 ? "dwarfing" : factor < 0.65 ? "semi-dwarfing" : factor < 0.8 ? "semi-vigorous" : "vigorous";
-  }
 }

@@ -15,62 +15,89 @@ import idlebough.core.variety.Variety;
  * @param height full-grown, m
  */
 public record TreeSize(double spread, double height) {
-  public static final double SHARE_UNCERTAIN = 0.2;
-  /** Young trees are this wide when they come, m. */
-  public static final double YOUNG = 0.5;
-  private static final Source SOURCE = new Source(Source.Kind.OWN_CHOICE, "crop size × stock × variety × soil; RHS, Westwood 1993, UC ANR 3485", Certainty.FAIR);
+    public static final double SHARE_UNCERTAIN = 0.2;
+    /** Young trees are this wide when they come, m. */
+    public static final double YOUNG = 0.5;
 
-  /** The general form, with every factor given. */
-  public static TreeSize of(double spread0, double height0, double stock, double variety, double soil, double systemWidth, double systemHeight) {
-    return new TreeSize(spread0 * stock * variety * soil * systemWidth, height0 * stock * variety * soil * systemHeight);
-  }
+    private static final Source SOURCE = new Source(
+            Source.Kind.OWN_CHOICE,
+            "crop size × stock × variety × soil; RHS, Westwood 1993, UC ANR 3485",
+            Certainty.FAIR);
 
-  /** An ordinary bush or open tree in ordinary soil. */
-  public static TreeSize of(Variety variety, Rootstock stock) {
-    return of(variety.crop().spreadMetres(), variety.crop().heightMetres(), stock.factor(), variety.vigour(), 1, 1, 1);
-  }
-
-  /** From one stem to the next in the row, m. */
-  public double inRow(double overlap) {
-    return spread * overlap;
-  }
-
-  /** From row to row, m. */
-  public double betweenRows(double alley) {
-    return spread + alley;
-  }
-
-  /**
-   * Width of the crown in a year: monomolecular D = D∞ − (D∞ − D0)e^(−kt).
-   *
-   * @param years in the ground
-   * @param rate k, per year
-   */
-  public double spreadAfter(double years, double rate) {
-    return monomolecular(spread, Math.min(YOUNG, spread), rate, years);
-  }
-
-  public static double monomolecular(double full, double start, double rate, double years) {
-    return full - (full - start) * Math.exp(-rate * years);
-  }
-
-  /** The year in which the crown first reaches a width; infinite when it never does. */
-  public double yearOf(double width, double rate) {
-    double start = Math.min(YOUNG, spread);
-    if (width <= start) {
-      return 0;
+    /** The general form, with every factor given. */
+    public static TreeSize of(
+            double spread0,
+            double height0,
+            double stock,
+            double variety,
+            double soil,
+            double systemWidth,
+            double systemHeight) {
+        return new TreeSize(
+                spread0 * stock * variety * soil * systemWidth, height0 * stock * variety * soil * systemHeight);
     }
-    return width >= spread ? Double.POSITIVE_INFINITY : Math.log((spread - start) / (spread - width)) / rate;
-  }
 
-  public static Working working(Variety variety, Rootstock stock) {
-    TreeSize size = of(variety, stock);
-    return Working.of("How {} comes about", Amount.metres(size.spread()))
-        .step("{} grows {} wide on a stock that leaves the full size", variety.crop().withArticle(), Amount.metres(variety.crop().spreadMetres()))
-        .step("× {} for {} ({} to {})", Amount.of(stock.factor(), Quantity.SCORE), stock.name(), Amount.of(stock.factorLow(), Quantity.SCORE), Amount.of(stock.factorHigh(), Quantity.SCORE))
-        .step("× {} for the vigour of ‘{}’", Amount.of(variety.vigour(), Quantity.SCORE), variety.name())
-        .step("= {}, give or take a fifth", Amount.metres(size.spread()))
-        .sensitive("Most sensitive to the stock, then to soil and pruning.")
-        .from(SOURCE);
-  }
+    /** An ordinary bush or open tree in ordinary soil. */
+    public static TreeSize of(Variety variety, Rootstock stock) {
+        return of(
+                variety.crop().spreadMetres(),
+                variety.crop().heightMetres(),
+                stock.factor(),
+                variety.vigour(),
+                1,
+                1,
+                1);
+    }
+
+    /** From one stem to the next in the row, m. */
+    public double inRow(double overlap) {
+        return spread * overlap;
+    }
+
+    /** From row to row, m. */
+    public double betweenRows(double alley) {
+        return spread + alley;
+    }
+
+    /**
+     * Width of the crown in a year: monomolecular D = D∞ − (D∞ − D0)e^(−kt).
+     *
+     * @param years in the ground
+     * @param rate k, per year
+     */
+    public double spreadAfter(double years, double rate) {
+        return monomolecular(spread, Math.min(YOUNG, spread), rate, years);
+    }
+
+    public static double monomolecular(double full, double start, double rate, double years) {
+        return full - (full - start) * Math.exp(-rate * years);
+    }
+
+    /** The year in which the crown first reaches a width; infinite when it never does. */
+    public double yearOf(double width, double rate) {
+        double start = Math.min(YOUNG, spread);
+        if (width <= start) {
+            return 0;
+        }
+        return width >= spread ? Double.POSITIVE_INFINITY : Math.log((spread - start) / (spread - width)) / rate;
+    }
+
+    public static Working working(Variety variety, Rootstock stock) {
+        TreeSize size = of(variety, stock);
+        return Working.of("How {} comes about", Amount.metres(size.spread()))
+                .step(
+                        "{} grows {} wide on a stock that leaves the full size",
+                        variety.crop().withArticle(),
+                        Amount.metres(variety.crop().spreadMetres()))
+                .step(
+                        "× {} for {} ({} to {})",
+                        Amount.of(stock.factor(), Quantity.SCORE),
+                        stock.name(),
+                        Amount.of(stock.factorLow(), Quantity.SCORE),
+                        Amount.of(stock.factorHigh(), Quantity.SCORE))
+                .step("× {} for the vigour of ‘{}’", Amount.of(variety.vigour(), Quantity.SCORE), variety.name())
+                .step("= {}, give or take a fifth", Amount.metres(size.spread()))
+                .sensitive("Most sensitive to the stock, then to soil and pruning.")
+                .from(SOURCE);
+    }
 }

@@ -19,52 +19,57 @@ import java.util.List;
  *     twenty-five on a first filling
  * @param hoursToEmpty from full to empty
  */
-public record DrainageRate(double rawMmPerHour, double kMmPerHour, double normalisedMmPerHour, double halfWidth,
-    double hoursToEmpty) {
+public record DrainageRate(
+        double rawMmPerHour, double kMmPerHour, double normalisedMmPerHour, double halfWidth, double hoursToEmpty) {
 
-  public static final Source SOURCE =
-      Source.published("van Hoorn 1979; Ritzema 1994, ILRI Publ. 16 (inverse auger hole)", Certainty.FAIR);
-  private static final double MM_PER_INCH = 25.4;
+    public static final Source SOURCE =
+            Source.published("van Hoorn 1979; Ritzema 1994, ILRI Publ. 16 (inverse auger hole)", Certainty.FAIR);
+    private static final double MM_PER_INCH = 25.4;
 
-  static DrainageRate of(TestHole hole, double depth, List<DrainageTest.Reading> used, boolean secondFilling) {
-    DrainageTest.Reading first = used.get(0);
-    DrainageTest.Reading last = used.get(used.size() - 1);
-    double hours = (last.minutes() - first.minutes()) / 60;
-    double higher = depth - first.down();
-    double lower = depth - last.down();
-    double raw = (higher - lower) / hours * 1000;
-    double k = hole.infiltrated(higher, lower) / hours * 1000;
-    double low = Double.POSITIVE_INFINITY;
-    double high = 0;
-    for (int i = 1; i < used.size(); i++) {
-      double each = hole.infiltrated(depth - used.get(i - 1).down(), depth - used.get(i).down())
-          / (used.get(i).minutes() - used.get(i - 1).minutes()) * 60_000;
-      low = Math.min(low, each);
-      high = Math.max(high, each);
+    static DrainageRate of(TestHole hole, double depth, List<DrainageTest.Reading> used, boolean secondFilling) {
+        DrainageTest.Reading first = used.get(0);
+        DrainageTest.Reading last = used.get(used.size() - 1);
+        double hours = (last.minutes() - first.minutes()) / 60;
+        double higher = depth - first.down();
+        double lower = depth - last.down();
+        double raw = (higher - lower) / hours * 1000;
+        double k = hole.infiltrated(higher, lower) / hours * 1000;
+        double low = Double.POSITIVE_INFINITY;
+        double high = 0;
+        for (int i = 1; i < used.size(); i++) {
+            double each = hole.infiltrated(
+                            depth - used.get(i - 1).down(), depth - used.get(i).down())
+                    / (used.get(i).minutes() - used.get(i - 1).minutes())
+                    * 60_000;
+            low = Math.min(low, each);
+            high = Math.max(high, each);
+        }
+        double least = (secondFilling ? Certainty.FAIR : Certainty.WEAK).halfWidth(3 * k);
+        double half = Math.max(least, 3 * (high - low) / 2);
+        double empty = k == 0 ? Double.POSITIVE_INFINITY : hole.infiltrated(depth, 0) * 1000 / k;
+        return new DrainageRate(raw, k, 3 * k, half, empty);
     }
-    double least = (secondFilling ? Certainty.FAIR : Certainty.WEAK).halfWidth(3 * k);
-    double half = Math.max(least, 3 * (high - low) / 2);
-    double empty = k == 0 ? Double.POSITIVE_INFINITY : hole.infiltrated(depth, 0) * 1000 / k;
-    return new DrainageRate(raw, k, 3 * k, half, empty);
-  }
 
-  public DrainageClass drainageClass() {
-    return DrainageClass.of(normalisedMmPerHour / MM_PER_INCH);
-  }
+    public DrainageClass drainageClass() {
+        return DrainageClass.of(normalisedMmPerHour / MM_PER_INCH);
+    }
 
-  public DrainageClass rawClass() {
-    return DrainageClass.of(rawMmPerHour / MM_PER_INCH);
-  }
+    public DrainageClass rawClass() {
+        return DrainageClass.of(rawMmPerHour / MM_PER_INCH);
+    }
 
-  public Working working() {
-    return Working.of("How {} comes about", Amount.of(normalisedMmPerHour, DRAINAGE))
-        .step("{} fall of the level, as read; this depends on the hole", Amount.of(rawMmPerHour, DRAINAGE))
-        .step("{} through bottom and walls alike, the shape of the hole taken out", Amount.of(kMmPerHour, DRAINAGE))
-        .step("× 3 = {}: the same soil in a hole of 12 by 12 inches, half full, for which the limits are written",
-            Amount.of(normalisedMmPerHour, DRAINAGE))
-        .step("give or take {}, from how far the readings agree", Amount.of(halfWidth, DRAINAGE))
-        .step("A full hole would be empty after {}", Amount.of(hoursToEmpty, HOURS))
-        .sensitive("Most sensitive to smeared sides and to soil that was dry before the first filling.")
-        .from(SOURCE);
-  }
+    public Working working() {
+        return Working.of("How {} comes about", Amount.of(normalisedMmPerHour, DRAINAGE))
+                .step("{} fall of the level, as read; this depends on the hole", Amount.of(rawMmPerHour, DRAINAGE))
+                .step(
+                        "{} through bottom and walls alike, the shape of the hole taken out",
+                        Amount.of(kMmPerHour, DRAINAGE))
+                .step(
+                        "× 3 = {}: the same soil in a hole of 12 by 12 inches, half full, for which the limits are written",
+                        Amount.of(normalisedMmPerHour, DRAINAGE))
+                .step("give or take {}, from how far the readings agree", Amount.of(halfWidth, DRAINAGE))
+                .step("A full hole would be empty after {}", Amount.of(hoursToEmpty, HOURS))
+                .sensitive("Most sensitive to smeared sides and to soil that was dry before the first filling.")
+                .from(SOURCE);
+    }
 }

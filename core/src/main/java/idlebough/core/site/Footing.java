@@ -6,25 +6,25 @@ package idlebough.core.site;
  * @see Mound
  */
 public enum Footing {
-  GRADE(0, "on the grade, slightly proud"),
-  LOW_MOUND(0.15, "on a low mound"),
-  MOUND(0.30, "on a mound"),
-  TALL_MOUND(0.50, "on a tall mound");
+    GRADE(0, "on the grade, slightly proud"),
+    LOW_MOUND(0.15, "on a low mound"),
+    MOUND(0.30, "on a mound"),
+    TALL_MOUND(0.50, "on a tall mound");
 
-  private final double height;
-  private final String words;
+    private final double height;
+    private final String words;
 
-  Footing(double height, String words) {
-    this.height = height;
-    this.words = words;
-  }
+    Footing(double height, String words) {
+        this.height = height;
+        this.words = words;
+    }
 
-  /** Height after settling, m. */
-  public double height() {
-    return height;
-  }
+    /** Height after settling, m. */
+    public double height() {
+        return height;
+    }
 
-  public String words() {
-    return words;
-  }
+    public String words() {
+        return words;
+    }
 }

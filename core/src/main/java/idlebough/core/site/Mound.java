@@ -14,54 +14,62 @@ import idlebough.core.measure.Quantity;
  * @param settles share by which the placed soil sinks, below 1
  */
 public record Mound(double top, double height, double run, double settles) {
-  private static final double USUAL_TOP = 1.2;
-  private static final double USUAL_RUN = 2;
-  private static final double USUAL_SETTLING = 0.15;
+    private static final double USUAL_TOP = 1.2;
+    private static final double USUAL_RUN = 2;
+    private static final double USUAL_SETTLING = 0.15;
 
-  /** The usual mound of a height. */
-  public static Mound of(double height) {
-    return new Mound(USUAL_TOP, height, USUAL_RUN, USUAL_SETTLING);
-  }
+    /** The usual mound of a height. */
+    public static Mound of(double height) {
+        return new Mound(USUAL_TOP, height, USUAL_RUN, USUAL_SETTLING);
+    }
 
-  /** Diameter at the foot, m. */
-  public double base() {
-    return top + 2 * run * height;
-  }
+    /** Diameter at the foot, m. */
+    public double base() {
+        return top + 2 * run * height;
+    }
 
-  /** Area covered, m². */
-  public double footprint() {
-    return Math.PI * base() * base() / 4;
-  }
+    /** Area covered, m². */
+    public double footprint() {
+        return Math.PI * base() * base() / 4;
+    }
 
-  /** Area of the sloping side, m². */
-  public double side() {
-    return Math.PI * (top + base()) / 2 * height * Math.sqrt(1 + run * run);
-  }
+    /** Area of the sloping side, m². */
+    public double side() {
+        return Math.PI * (top + base()) / 2 * height * Math.sqrt(1 + run * run);
+    }
 
-  /** After settling, m³. */
-  public double settled() {
-    double rt = top / 2;
-    double rb = base() / 2;
-    return Math.PI * height / 3 * (rt * rt + rt * rb + rb * rb);
-  }
+    /** After settling, m³. */
+    public double settled() {
+        double rt = top / 2;
+        double rb = base() / 2;
+        return Math.PI * height / 3 * (rt * rt + rt * rb + rb * rb);
+    }
 
-  /** What must lie there on the day, m³. */
-  public double placed() {
-    return settled() / (1 - settles);
-  }
+    /** What must lie there on the day, m³. */
+    public double placed() {
+        return settled() / (1 - settles);
+    }
 
-  /** To be built to this height so that the wanted one remains, m. */
-  public double builtHeight() {
-    return height / (1 - settles);
-  }
+    /** To be built to this height so that the wanted one remains, m. */
+    public double builtHeight() {
+        return height / (1 - settles);
+    }
 
-  public Working working() {
-    return Working.of("How {} comes about", Amount.of(placed(), Quantity.EARTH))
-        .step("A mound {} high after settling, flat top {} across, sides {} to 1", Amount.cm(height), Amount.metres(top), Amount.decimal(run))
-        .step("foot {} across", Amount.metres(base()))
-        .step("{} when it has settled", Amount.of(settled(), Quantity.EARTH))
-        .step("÷ (1 − {}) = {} to be placed, built {} high", Amount.of(settles, Quantity.SCORE), Amount.of(placed(), Quantity.EARTH), Amount.cm(builtHeight()))
-        .sensitive("Most sensitive to the height: the volume grows with more than its square.")
-        .from(Source.practice("mound of soil like the native soil; frustum of a cone"));
-  }
+    public Working working() {
+        return Working.of("How {} comes about", Amount.of(placed(), Quantity.EARTH))
+                .step(
+                        "A mound {} high after settling, flat top {} across, sides {} to 1",
+                        Amount.cm(height),
+                        Amount.metres(top),
+                        Amount.decimal(run))
+                .step("foot {} across", Amount.metres(base()))
+                .step("{} when it has settled", Amount.of(settled(), Quantity.EARTH))
+                .step(
+                        "÷ (1 − {}) = {} to be placed, built {} high",
+                        Amount.of(settles, Quantity.SCORE),
+                        Amount.of(placed(), Quantity.EARTH),
+                        Amount.cm(builtHeight()))
+                .sensitive("Most sensitive to the height: the volume grows with more than its square.")
+                .from(Source.practice("mound of soil like the native soil; frustum of a cone"));
+    }
 }

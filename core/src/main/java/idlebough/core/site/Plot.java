@@ -12,98 +12,103 @@ import org.locationtech.jts.operation.valid.IsValidOp;
  * The ground: one ring of corners in local metres, x east and y north.
  */
 public final class Plot {
-  private static final GeometryFactory GEOMETRY = new GeometryFactory();
-  private final List<Point> corners;
-  private final Polygon polygon;
+    private static final GeometryFactory GEOMETRY = new GeometryFactory();
+    private final List<Point> corners;
+    private final Polygon polygon;
 
-  private Plot(List<Point> corners) {
-    this.corners = List.copyOf(corners);
-    Coordinate[] ring = Stream.concat(corners.stream(), corners.stream().limit(1))
-        .map(corner -> new Coordinate(corner.x(), corner.y())).toArray(Coordinate[]::new);
-    this.polygon = GEOMETRY.createPolygon(ring);
-  }
-
-  /** @throws IllegalArgumentException with a sentence for the grower, as {@link #complaint} gives it */
-  public static Plot of(List<Point> corners) {
-    String complaint = complaint(corners);
-    if (complaint != null) {
-      throw new IllegalArgumentException(complaint);
+    private Plot(List<Point> corners) {
+        this.corners = List.copyOf(corners);
+        Coordinate[] ring = Stream.concat(corners.stream(), corners.stream().limit(1))
+                .map(corner -> new Coordinate(corner.x(), corner.y()))
+                .toArray(Coordinate[]::new);
+        this.polygon = GEOMETRY.createPolygon(ring);
     }
-    return new Plot(corners);
-  }
 
-  public static Plot rectangle(double east, double north) {
-    return of(List.of(new Point(0, 0), new Point(east, 0), new Point(east, north), new Point(0, north)));
-  }
-
-  /** Why these corners make no plot, or null when they do. */
-  public static String complaint(List<Point> corners) {
-    if (corners.size() < 3) {
-      return "A plot needs at least three corners; there are " + corners.size() + ".";
+    /** @throws IllegalArgumentException with a sentence for the grower, as {@link #complaint} gives it */
+    public static Plot of(List<Point> corners) {
+        String complaint = complaint(corners);
+        if (complaint != null) {
+            throw new IllegalArgumentException(complaint);
+        }
+        return new Plot(corners);
     }
-    if (corners.stream().anyMatch(c -> !Double.isFinite(c.x()) || !Double.isFinite(c.y()) || Math.abs(c.x()) > 20_000 || Math.abs(c.y()) > 20_000)) {
-      return "A corner lies more than 20 km from the origin; the corners are metres east and north of it.";
+
+    public static Plot rectangle(double east, double north) {
+        return of(List.of(new Point(0, 0), new Point(east, 0), new Point(east, north), new Point(0, north)));
     }
-    Plot plot = new Plot(corners);
-    if (plot.area() < 1) {
-      return "These corners enclose less than one square metre.";
+
+    /** Why these corners make no plot, or null when they do. */
+    public static String complaint(List<Point> corners) {
+        if (corners.size() < 3) {
+            return "A plot needs at least three corners; there are " + corners.size() + ".";
+        }
+        if (corners.stream()
+                .anyMatch(c -> !Double.isFinite(c.x())
+                        || !Double.isFinite(c.y())
+                        || Math.abs(c.x()) > 20_000
+                        || Math.abs(c.y()) > 20_000)) {
+            return "A corner lies more than 20 km from the origin; the corners are metres east and north of it.";
+        }
+        Plot plot = new Plot(corners);
+        if (plot.area() < 1) {
+            return "These corners enclose less than one square metre.";
+        }
+        if (!new IsValidOp(plot.polygon).isValid()) {
+            return "The boundary crosses itself; give the corners in the order in which you would walk them.";
+        }
+        return null;
     }
-    if (!new IsValidOp(plot.polygon).isValid()) {
-      return "The boundary crosses itself; give the corners in the order in which you would walk them.";
+
+    public List<Point> corners() {
+        return corners;
     }
-    return null;
-  }
 
-  public List<Point> corners() {
-    return corners;
-  }
-
-  /** m². */
-  public double area() {
-    return polygon.getArea();
-  }
-
-  public boolean holds(Point point) {
-    return polygon.intersects(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
-  }
-
-  /** Distance to the nearest boundary line, m, from inside or outside. */
-  public double distanceToBoundary(Point point) {
-    return polygon.getExteriorRing().distance(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
-  }
-
-  public double west() {
-    return box().getMinX();
-  }
-
-  public double east() {
-    return box().getMaxX();
-  }
-
-  public double south() {
-    return box().getMinY();
-  }
-
-  public double north() {
-    return box().getMaxY();
-  }
-
-  private Envelope box() {
-    return polygon.getEnvelopeInternal();
-  }
-
-  /** The bearing of the longest side, degrees clockwise from north, 0 to 180: the natural direction of the rows. */
-  public double longestSideBearing() {
-    double best = -1;
-    double bearing = 90;
-    for (int i = 0; i < corners.size(); i++) {
-      Point a = corners.get(i);
-      Point b = corners.get((i + 1) % corners.size());
-      if (a.distance(b) > best + 1e-9) {
-        best = a.distance(b);
-        bearing = (Math.toDegrees(Math.atan2(b.x() - a.x(), b.y() - a.y())) + 360) % 180;
-      }
+    /** m². */
+    public double area() {
+        return polygon.getArea();
     }
-    return bearing;
-  }
+
+    public boolean holds(Point point) {
+        return polygon.intersects(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
+    }
+
+    /** Distance to the nearest boundary line, m, from inside or outside. */
+    public double distanceToBoundary(Point point) {
+        return polygon.getExteriorRing().distance(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
+    }
+
+    public double west() {
+        return box().getMinX();
+    }
+
+    public double east() {
+        return box().getMaxX();
+    }
+
+    public double south() {
+        return box().getMinY();
+    }
+
+    public double north() {
+        return box().getMaxY();
+    }
+
+    private Envelope box() {
+        return polygon.getEnvelopeInternal();
+    }
+
+    /** The bearing of the longest side, degrees clockwise from north, 0 to 180: the natural direction of the rows. */
+    public double longestSideBearing() {
+        double best = -1;
+        double bearing = 90;
+        for (int i = 0; i < corners.size(); i++) {
+            Point a = corners.get(i);
+            Point b = corners.get((i + 1) % corners.size());
+            if (a.distance(b) > best + 1e-9) {
+                best = a.distance(b);
+                bearing = (Math.toDegrees(Math.atan2(b.x() - a.x(), b.y() - a.y())) + 360) % 180;
+            }
+        }
+        return bearing;
+    }
 }

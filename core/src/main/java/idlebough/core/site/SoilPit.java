@@ -10,11 +10,18 @@ package idlebough.core.site;
  * @param ph null when not measured
  * @param test null when none was made
  */
-public record SoilPit(String id, String label, Point place, Texture texture, double topsoil, Double pan, Double ph,
-    DrainageTest test) {
+public record SoilPit(
+        String id,
+        String label,
+        Point place,
+        Texture texture,
+        double topsoil,
+        Double pan,
+        Double ph,
+        DrainageTest test) {
 
-  /** The rate of its test, or null. */
-  public DrainageRate rate() {
-    return test == null ? null : test.rate();
-  }
+    /** The rate of its test, or null. */
+    public DrainageRate rate() {
+        return test == null ? null : test.rate();
+    }
 }

@@ -22,31 +22,62 @@ import java.time.Month;
  * @param coldCelsius its own cold limit, or the crop's
  * @param overridden whether this orchard replaced the shipped chill need by its own figure
  */
-public record Variety(String key, Crop crop, String name, double chillNeed, ChillModel chillModel, Certainty chillCertainty,
-    char bloomGroup, int ploidy, String alleles, double selfFruitful, boolean givesPollen, double vigour, Month ripeNorth,
-    double coldCelsius, String uses, String origin, boolean overridden) {
+public record Variety(
+        String key,
+        Crop crop,
+        String name,
+        double chillNeed,
+        ChillModel chillModel,
+        Certainty chillCertainty,
+        char bloomGroup,
+        int ploidy,
+        String alleles,
+        double selfFruitful,
+        boolean givesPollen,
+        double vigour,
+        Month ripeNorth,
+        double coldCelsius,
+        String uses,
+        String origin,
+        boolean overridden) {
 
-  /** “plum, Stanley” */
-  public String label() {
-    return crop.name() + " ‘" + name + "’";
-  }
+    /** “plum, Stanley” */
+    public String label() {
+        return crop.name() + " ‘" + name + "’";
+    }
 
-  public boolean triploid() {
-    return ploidy == 3;
-  }
+    public boolean triploid() {
+        return ploidy == 3;
+    }
 
-  /** The month in which it ripens at a latitude. */
-  public Month ripe(double latitude) {
-    return latitude < 0 ? ripeNorth.plus(6) : ripeNorth;
-  }
+    /** The month in which it ripens at a latitude. */
+    public Month ripe(double latitude) {
+        return latitude < 0 ? ripeNorth.plus(6) : ripeNorth;
+    }
 
-  public Source chillSource() {
-    return overridden ? Source.measured("your own figure") : Source.published(origin, chillCertainty);
-  }
+    public Source chillSource() {
+        return overridden ? Source.measured("your own figure") : Source.published(origin, chillCertainty);
+    }
 
-  /** With this orchard's own chill need in place of the shipped one, in the same unit. */
-  public Variety withChill(double need) {
-    return new Variety(key, crop, name, need, chillModel, Certainty.SURE, bloomGroup, ploidy, alleles, selfFruitful, givesPollen, vigour,
-        ripeNorth, coldCelsius, uses, origin, true);
-  }
+    /** With this orchard's own chill need in place of the shipped one, in the same unit. */
+    public Variety withChill(double need) {
+        return new Variety(
+                key,
+                crop,
+                name,
+                need,
+                chillModel,
+                Certainty.SURE,
+                bloomGroup,
+                ploidy,
+                alleles,
+                selfFruitful,
+                givesPollen,
+                vigour,
+                ripeNorth,
+                coldCelsius,
+                uses,
+                origin,
+                true);
+    }
 }

@@ -6,55 +6,67 @@ import java.util.function.Supplier;
 
 /** The ways of counting a winter's cold that this program knows, each with its own unit; totals never convert. */
 public enum ChillModel {
-  PORTIONS("portions", "Dynamic Model", "cp", DynamicChill::new,
-      Source.published("Fishman, Erez & Couvillon 1987a,b; Erez et al. 1990", Certainty.SURE)),
-  UTAH("Utah units", "Utah model", "utah", UtahChill::new,
-      Source.published("Richardson, Seeley & Walker 1974, HortScience 9:331", Certainty.SURE)),
-  HOURS("hours 0–7.2 °C", "chilling hours between 0 and 7.2 °C", "h", HoursChill::new,
-      Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE));
+    PORTIONS(
+            "portions",
+            "Dynamic Model",
+            "cp",
+            DynamicChill::new,
+            Source.published("Fishman, Erez & Couvillon 1987a,b; Erez et al. 1990", Certainty.SURE)),
+    UTAH(
+            "Utah units",
+            "Utah model",
+            "utah",
+            UtahChill::new,
+            Source.published("Richardson, Seeley & Walker 1974, HortScience 9:331", Certainty.SURE)),
+    HOURS(
+            "hours 0–7.2 °C",
+            "chilling hours between 0 and 7.2 °C",
+            "h",
+            HoursChill::new,
+            Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE));
 
-  private final String unit;
-  private final String label;
-  private final String code;
-  private final Supplier<ChillState> start;
-  private final Source source;
+    private final String unit;
+    private final String label;
+    private final String code;
+    private final Supplier<ChillState> start;
+    private final Source source;
 
-  ChillModel(String unit, String label, String code, Supplier<ChillState> start, Source source) {
-    this.unit = unit;
-    this.label = label;
-    this.code = code;
-    this.start = start;
-    this.source = source;
-  }
-
-  public String unit() {
-    return unit;
-  }
-
-  public String label() {
-    return label;
-  }
-
-  /** The code in the shipped variety table. */
-  public String code() {
-    return code;
-  }
-
-  public Source source() {
-    return source;
-  }
-
-  /** A fresh state, with which a season begins. */
-  public ChillState begin() {
-    return start.get();
-  }
-
-  public static ChillModel ofCode(String code) {
-    for (ChillModel model : values()) {
-      if (model.code.equals(code)) {
-        return model;
-      }
+    ChillModel(String unit, String label, String code, Supplier<ChillState> start, Source source) {
+        this.unit = unit;
+        this.label = label;
+        this.code = code;
+        this.start = start;
+        this.source = source;
     }
-    throw new IllegalArgumentException("No chill model has the code " + code + ".");
-  }
+
+    public String unit() {
+        return unit;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** The code in the shipped variety table. */
+    public String code() {
+        return code;
+    }
+
+    public Source source() {
+        return source;
+    }
+
+    /** A fresh state, with which a season begins. */
+    public ChillState begin() {
+        return start.get();
+    }
+
+    public static ChillModel ofCode(String code) {
+        for (ChillModel model : values()) {
+            if (model.code.equals(code)) {
+                return model;
+            }
+        }
+        throw new IllegalArgumentException("No chill model has the code " + code + ".");
+    }
 }

@@ -5,8 +5,8 @@ package idlebough.core.winter;
  * the same total. Not thread-safe.
  */
 public interface ChillState {
-  /** Takes one hour's temperature, °C, and returns the running total. */
-  double accept(double celsius);
+    /** Takes one hour's temperature, °C, and returns the running total. */
+    double accept(double celsius);
 
-  double total();
+    double total();
 }

@@ -9,7 +9,7 @@ import java.time.LocalDate;
  * @param filled whether both were interpolated over a short gap rather than measured
  */
 public record DailyExtremes(LocalDate date, double minimum, double maximum, boolean filled) {
-  public static DailyExtremes measured(LocalDate date, double minimum, double maximum) {
-    return new DailyExtremes(date, minimum, maximum, false);
-  }
+    public static DailyExtremes measured(LocalDate date, double minimum, double maximum) {
+        return new DailyExtremes(date, minimum, maximum, false);
+    }
 }

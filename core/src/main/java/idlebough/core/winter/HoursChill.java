@@ -5,20 +5,20 @@ package idlebough.core.winter;
  * the commoner modern reading). Edges carry a tolerance of 1e−9, since data in tenths often hit them exactly.
  */
 final class HoursChill implements ChillState {
-  private static final double LOW = -1e-9;
-  private static final double HIGH = 7.2 + 1e-9;
-  private double hours;
+    private static final double LOW = -1e-9;
+    private static final double HIGH = 7.2 + 1e-9;
+    private double hours;
 
-  @Override
-  public double accept(double celsius) {
-    if (celsius >= LOW && celsius <= HIGH) {
-      hours++;
+    @Override
+    public double accept(double celsius) {
+        if (celsius >= LOW && celsius <= HIGH) {
+            hours++;
+        }
+        return hours;
     }
-    return hours;
-  }
 
-  @Override
-  public double total() {
-    return hours;
-  }
+    @Override
+    public double total() {
+        return hours;
+    }
 }

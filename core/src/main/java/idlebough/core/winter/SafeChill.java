@@ -4,7 +4,6 @@ import static idlebough.core.measure.Quantity.DECIMAL;
 
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
-import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import java.util.Arrays;
 
@@ -17,70 +16,84 @@ import java.util.Arrays;
  * @param lowerBound the order statistic below the true percentile with 90 % confidence; NaN when there are too few
  *     winters for one (fewer than 22)
  */
-public record SafeChill(ChillModel model, double value, int winters, double least, double median, double lowerBound, double[] totals) {
-  private static final double SHARE = 0.1;
-  private static final double CONFIDENCE = 0.9;
+public record SafeChill(
+        ChillModel model, double value, int winters, double least, double median, double lowerBound, double[] totals) {
+    private static final double SHARE = 0.1;
+    private static final double CONFIDENCE = 0.9;
 
-  public static SafeChill of(ChillModel model, double[] totals) {
-    int n = totals.length;
-    if (n == 0) {
-      return new SafeChill(model, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, totals);
+    public static SafeChill of(ChillModel model, double[] totals) {
+        int n = totals.length;
+        if (n == 0) {
+            return new SafeChill(model, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, totals);
+        }
+        double[] sorted = totals.clone();
+        Arrays.sort(sorted);
+        int rank = rankBelow(n, CONFIDENCE);
+        return new SafeChill(
+                model,
+                n < 10 ? Double.NaN : Quantile.of(sorted, SHARE),
+                n,
+                sorted[0],
+                Quantile.of(sorted, 0.5),
+                rank == 0 ? Double.NaN : sorted[rank - 1],
+                sorted);
     }
-    double[] sorted = totals.clone();
-    Arrays.sort(sorted);
-    int rank = rankBelow(n, CONFIDENCE);
-    return new SafeChill(model, n < 10 ? Double.NaN : Quantile.of(sorted, SHARE), n, sorted[0], Quantile.of(sorted, 0.5),
-        rank == 0 ? Double.NaN : sorted[rank - 1], sorted);
-  }
 
-  /** Greatest rank whose order statistic lies at or below the true 10th percentile with this confidence; 0 for none. */
-  static int rankBelow(int n, double confidence) {
-    double tail = 1;
-    double term = Math.pow(1 - SHARE, n);
-    int rank = 0;
-    for (int r = 1; r <= n; r++) {
-      tail -= term;
-      if (tail < confidence - 1e-12) {
-        break;
-      }
-      rank = r;
-      term *= (double) (n - r + 1) / r * SHARE / (1 - SHARE);
+    /** Greatest rank whose order statistic lies at or below the true 10th percentile with this confidence; 0 for none. */
+    static int rankBelow(int n, double confidence) {
+        double tail = 1;
+        double term = Math.pow(1 - SHARE, n);
+        int rank = 0;
+        for (int r = 1; r <= n; r++) {
+            tail -= term;
+            if (tail < confidence - 1e-12) {
+                break;
+            }
+            rank = r;
+            term *= (double) (n - r + 1) / r * SHARE / (1 - SHARE);
+        }
+        return rank;
     }
-    return rank;
-  }
 
-  /** How much a figure from so many winters says. */
-  public String trust() {
-    if (winters >= 20) {
-      return "a full statement";
+    /** How much a figure from so many winters says. */
+    public String trust() {
+        if (winters >= 20) {
+            return "a full statement";
+        }
+        return winters >= 10
+                ? "indicative: fewer than 20 winters"
+                : winters >= 5
+                        ? "least and median only: fewer than 10 winters"
+                        : winters >= 1 ? "too few winters to say" : "no whole winter yet";
     }
-    return winters >= 10 ? "indicative: fewer than 20 winters" : winters >= 5 ? "least and median only: fewer than 10 winters"
-        : winters >= 1 ? "too few winters to say" : "no whole winter yet";
-  }
 
-  /** Half the distance to the lower bound and its mirror; a quarter of the value when there is no bound. */
-  public double halfWidth() {
-    return Double.isNaN(lowerBound) ? Certainty.WEAK.halfWidth(value) : value - lowerBound;
-  }
-
-  public Working working() {
-    Working.Builder steps = Working.of("How {} comes about", Amount.of(value, DECIMAL))
-        .step("{} whole winters, each summed by the {}", Amount.count(winters), model.label())
-        .step("least {}, median {}", Amount.of(least, DECIMAL), Amount.of(median, DECIMAL));
-    if (Double.isNaN(value)) {
-      steps.step("with fewer than ten winters no tenth percentile is said");
-    } else {
-      int k = (int) Math.floor((winters - 1) * SHARE);
-      double share = (winters - 1) * SHARE - k;
-      steps.step("sorted, the tenth percentile lies {} of the way from {} to {}: {}", Amount.of(share, DECIMAL), Amount.of(totals[k], DECIMAL),
-          Amount.of(totals[Math.min(k + 1, winters - 1)], DECIMAL), Amount.of(value, DECIMAL));
-      if (Double.isNaN(lowerBound)) {
-        steps.step("under 22 winters even the worst one seen is no lower bound with 90 % confidence");
-      } else {
-        steps.step("with 90 % confidence the true level is not below {}", Amount.of(lowerBound, DECIMAL));
-      }
+    /** Half the distance to the lower bound and its mirror; a quarter of the value when there is no bound. */
+    public double halfWidth() {
+        return Double.isNaN(lowerBound) ? Certainty.WEAK.halfWidth(value) : value - lowerBound;
     }
-    return steps.sensitive("Most sensitive to the two or three mildest winters, and to the season's first day.")
-        .from(model.source());
-  }
+
+    public Working working() {
+        Working.Builder steps = Working.of("How {} comes about", Amount.of(value, DECIMAL))
+                .step("{} whole winters, each summed by the {}", Amount.count(winters), model.label())
+                .step("least {}, median {}", Amount.of(least, DECIMAL), Amount.of(median, DECIMAL));
+        if (Double.isNaN(value)) {
+            steps.step("with fewer than ten winters no tenth percentile is said");
+        } else {
+            int k = (int) Math.floor((winters - 1) * SHARE);
+            double share = (winters - 1) * SHARE - k;
+            steps.step(
+                    "sorted, the tenth percentile lies {} of the way from {} to {}: {}",
+                    Amount.of(share, DECIMAL),
+                    Amount.of(totals[k], DECIMAL),
+                    Amount.of(totals[Math.min(k + 1, winters - 1)], DECIMAL),
+                    Amount.of(value, DECIMAL));
+            if (Double.isNaN(lowerBound)) {
+                steps.step("under 22 winters even the worst one seen is no lower bound with 90 % confidence");
+            } else {
+                steps.step("with 90 % confidence the true level is not below {}", Amount.of(lowerBound, DECIMAL));
+            }
+        }
+        return steps.sensitive("Most sensitive to the two or three mildest winters, and to the season's first day.")
+                .from(model.source());
+    }
 }

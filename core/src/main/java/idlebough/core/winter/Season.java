@@ -10,20 +10,20 @@ import java.time.Month;
  * @param southern whether the latitude is below the equator
  */
 public record Season(boolean southern) {
-  public static Season at(double latitude) {
-    return new Season(latitude < 0);
-  }
+    public static Season at(double latitude) {
+        return new Season(latitude < 0);
+    }
 
-  public LocalDate first(int winter) {
-    return southern ? LocalDate.of(winter, Month.MAY, 1) : LocalDate.of(winter - 1, Month.NOVEMBER, 1);
-  }
+    public LocalDate first(int winter) {
+        return southern ? LocalDate.of(winter, Month.MAY, 1) : LocalDate.of(winter - 1, Month.NOVEMBER, 1);
+    }
 
-  public LocalDate last(int winter) {
-    return southern ? LocalDate.of(winter, Month.SEPTEMBER, 30) : LocalDate.of(winter, Month.MARCH, 31);
-  }
+    public LocalDate last(int winter) {
+        return southern ? LocalDate.of(winter, Month.SEPTEMBER, 30) : LocalDate.of(winter, Month.MARCH, 31);
+    }
 
-  /** The winter in whose cold half-year a day lies (cold half: three months either side of mid-winter and more). */
-  public int winterOf(LocalDate day) {
-    return southern || day.getMonthValue() < 7 ? day.getYear() : day.getYear() + 1;
-  }
+    /** The winter in whose cold half-year a day lies (cold half: three months either side of mid-winter and more). */
+    public int winterOf(LocalDate day) {
+        return southern || day.getMonthValue() < 7 ? day.getYear() : day.getYear() + 1;
+    }
 }

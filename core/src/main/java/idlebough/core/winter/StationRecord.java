@@ -13,138 +13,146 @@ import java.util.TreeMap;
  * refused.
  */
 public final class StationRecord {
-  /** Longest gap that is bridged, days. */
-  public static final int LONGEST_FILLED = 4;
+    /** Longest gap that is bridged, days. */
+    public static final int LONGEST_FILLED = 4;
 
-  private static final double MOST_MISSING = 0.05;
-  private final NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();
+    private static final double MOST_MISSING = 0.05;
+    private final NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();
 
-  public StationRecord(Collection<DailyExtremes> measured) {
-    measured.forEach(day -> days.put(day.date(), day));
-  }
-
-  /** Why a winter is left out, or that it is whole. The names are those of the check files. */
-  public enum Status {
-    OK("whole"), FILLED("short gaps filled"), MIN_ABOVE_MAX("a minimum above its maximum"),
-    GAP_AT_END("its first or last day is missing"), GAP_TOO_LONG("five or more days in a row missing"),
-    TOO_MANY_MISSING("more than one day in twenty missing");
-    private final String words;
-
-    Status(String words) {
-      this.words = words;
+    public StationRecord(Collection<DailyExtremes> measured) {
+        measured.forEach(day -> days.put(day.date(), day));
     }
 
-    public String words() {
-      return words;
-    }
+    /** Why a winter is left out, or that it is whole. The names are those of the check files. */
+    public enum Status {
+        OK("whole"),
+        FILLED("short gaps filled"),
+        MIN_ABOVE_MAX("a minimum above its maximum"),
+        GAP_AT_END("its first or last day is missing"),
+        GAP_TOO_LONG("five or more days in a row missing"),
+        TOO_MANY_MISSING("more than one day in twenty missing");
+        private final String words;
 
-    public boolean usable() {
-      return this == OK || this == FILLED;
-    }
-  }
-
-  /**
-   * @param days every day of the window with short gaps filled; empty when it is not usable
-   * @param missing days without a measurement
-   */
-  public record Window(Status status, List<DailyExtremes> days, int missing) {}
-
-  public boolean isEmpty() {
-    return days.isEmpty();
-  }
-
-  public int size() {
-    return days.size();
-  }
-
-  public LocalDate first() {
-    return days.firstKey();
-  }
-
-  public LocalDate last() {
-    return days.lastKey();
-  }
-
-  public Collection<DailyExtremes> days() {
-    return days.values();
-  }
-
-  public DailyExtremes on(LocalDate date) {
-    return days.get(date);
-  }
-
-  /** A run of days without a measurement; both included. */
-  public record Gap(LocalDate from, LocalDate to) {
-    public long length() {
-      return ChronoUnit.DAYS.between(from, to) + 1;
-    }
-  }
-
-  /** Every gap inside the record, oldest first. */
-  public List<Gap> missing() {
-    List<Gap> missing = new ArrayList<>();
-    LocalDate before = null;
-    for (LocalDate date : days.keySet()) {
-      if (before != null && before.plusDays(1).isBefore(date)) {
-        missing.add(new Gap(before.plusDays(1), date.minusDays(1)));
-      }
-      before = date;
-    }
-    return missing;
-  }
-
-  /** Days inside the record for which nothing was measured. */
-  public long gaps() {
-    return isEmpty() ? 0 : ChronoUnit.DAYS.between(first(), last()) + 1 - size();
-  }
-
-  /** Both days included. Gaps of up to four days are bridged by straight lines for minimum and maximum apart. */
-  public Window window(LocalDate from, LocalDate to) {
-    int length = (int) ChronoUnit.DAYS.between(from, to) + 1;
-    int missing = 0;
-    int run = 0;
-    int longest = 0;
-    for (int i = 0; i < length; i++) {
-      DailyExtremes day = days.get(from.plusDays(i));
-      if (day == null) {
-        missing++;
-        longest = Math.max(longest, ++run);
-      } else {
-        run = 0;
-        if (day.minimum() > day.maximum()) {
-          return new Window(Status.MIN_ABOVE_MAX, List.of(), missing);
+        Status(String words) {
+            this.words = words;
         }
-      }
-    }
-    if (!days.containsKey(from) || !days.containsKey(to)) {
-      return new Window(Status.GAP_AT_END, List.of(), missing);
-    }
-    if (longest > LONGEST_FILLED) {
-      return new Window(Status.GAP_TOO_LONG, List.of(), missing);
-    }
-    if (missing > MOST_MISSING * length) {
-      return new Window(Status.TOO_MANY_MISSING, List.of(), missing);
-    }
-    List<DailyExtremes> filled = new ArrayList<>(length);
-    for (int i = 0; i < length; i++) {
-      LocalDate date = from.plusDays(i);
-      DailyExtremes day = days.get(date);
-      filled.add(day != null ? day : between(date));
-    }
-    return new Window(missing == 0 ? Status.OK : Status.FILLED, List.copyOf(filled), missing);
-  }
 
-  private DailyExtremes between(LocalDate date) {
-    DailyExtremes before = days.lowerEntry(date).getValue();
-    DailyExtremes after = days.higherEntry(date).getValue();
-    double share = (double) ChronoUnit.DAYS.between(before.date(), date) / ChronoUnit.DAYS.between(before.date(), after.date());
-    return new DailyExtremes(date, before.minimum() + share * (after.minimum() - before.minimum()),
-        before.maximum() + share * (after.maximum() - before.maximum()), true);
-  }
+        public String words() {
+            return words;
+        }
 
-  /** This record with an offset added to every minimum and maximum. */
-  public StationRecord warmedBy(double kelvin) {
-    return new StationRecord(days.values().stream()
-        .map(day -> new DailyExtremes(day.date(), day.minimum() + kelvin, day.maximum() + kelvin, day.filled())).toList());
-  }
+        public boolean usable() {
+            return this == OK || this == FILLED;
+        }
+    }
+
+    /**
+     * @param days every day of the window with short gaps filled; empty when it is not usable
+     * @param missing days without a measurement
+     */
+    public record Window(Status status, List<DailyExtremes> days, int missing) {}
+
+    public boolean isEmpty() {
+        return days.isEmpty();
+    }
+
+    public int size() {
+        return days.size();
+    }
+
+    public LocalDate first() {
+        return days.firstKey();
+    }
+
+    public LocalDate last() {
+        return days.lastKey();
+    }
+
+    public Collection<DailyExtremes> days() {
+        return days.values();
+    }
+
+    public DailyExtremes on(LocalDate date) {
+        return days.get(date);
+    }
+
+    /** A run of days without a measurement; both included. */
+    public record Gap(LocalDate from, LocalDate to) {
+        public long length() {
+            return ChronoUnit.DAYS.between(from, to) + 1;
+        }
+    }
+
+    /** Every gap inside the record, oldest first. */
+    public List<Gap> missing() {
+        List<Gap> missing = new ArrayList<>();
+        LocalDate before = null;
+        for (LocalDate date : days.keySet()) {
+            if (before != null && before.plusDays(1).isBefore(date)) {
+                missing.add(new Gap(before.plusDays(1), date.minusDays(1)));
+            }
+            before = date;
+        }
+        return missing;
+    }
+
+    /** Days inside the record for which nothing was measured. */
+    public long gaps() {
+        return isEmpty() ? 0 : ChronoUnit.DAYS.between(first(), last()) + 1 - size();
+    }
+
+    /** Both days included. Gaps of up to four days are bridged by straight lines for minimum and maximum apart. */
+    public Window window(LocalDate from, LocalDate to) {
+        int length = (int) ChronoUnit.DAYS.between(from, to) + 1;
+        int missing = 0;
+        int run = 0;
+        int longest = 0;
+        for (int i = 0; i < length; i++) {
+            DailyExtremes day = days.get(from.plusDays(i));
+            if (day == null) {
+                missing++;
+                longest = Math.max(longest, ++run);
+            } else {
+                run = 0;
+                if (day.minimum() > day.maximum()) {
+                    return new Window(Status.MIN_ABOVE_MAX, List.of(), missing);
+                }
+            }
+        }
+        if (!days.containsKey(from) || !days.containsKey(to)) {
+            return new Window(Status.GAP_AT_END, List.of(), missing);
+        }
+        if (longest > LONGEST_FILLED) {
+            return new Window(Status.GAP_TOO_LONG, List.of(), missing);
+        }
+        if (missing > MOST_MISSING * length) {
+            return new Window(Status.TOO_MANY_MISSING, List.of(), missing);
+        }
+        List<DailyExtremes> filled = new ArrayList<>(length);
+        for (int i = 0; i < length; i++) {
+            LocalDate date = from.plusDays(i);
+            DailyExtremes day = days.get(date);
+            filled.add(day != null ? day : between(date));
+        }
+        return new Window(missing == 0 ? Status.OK : Status.FILLED, List.copyOf(filled), missing);
+    }
+
+    private DailyExtremes between(LocalDate date) {
+        DailyExtremes before = days.lowerEntry(date).getValue();
+        DailyExtremes after = days.higherEntry(date).getValue();
+        double share = (double) ChronoUnit.DAYS.between(before.date(), date)
+                / ChronoUnit.DAYS.between(before.date(), after.date());
+        return new DailyExtremes(
+                date,
+                before.minimum() + share * (after.minimum() - before.minimum()),
+                before.maximum() + share * (after.maximum() - before.maximum()),
+                true);
+    }
+
+    /** This record with an offset added to every minimum and maximum. */
+    public StationRecord warmedBy(double kelvin) {
+        return new StationRecord(days.values().stream()
+                .map(day -> new DailyExtremes(day.date(), day.minimum() + kelvin, day.maximum() + kelvin, day.filled()))
+                .toList());
+    }
 }

@@ -18,33 +18,42 @@ import java.util.Random;
  * @param winterSpread standard deviation of the winters' anomalies, K
  * @param driftPerDecade warming, K
  */
-public record WeatherGenerator(long seed, double annualMean, double amplitude, int coldestDay, double range,
-    double persistence, double daySpread, double winterSpread, double driftPerDecade) {
+public record WeatherGenerator(
+        long seed,
+        double annualMean,
+        double amplitude,
+        int coldestDay,
+        double range,
+        double persistence,
+        double daySpread,
+        double winterSpread,
+        double driftPerDecade) {
 
-  /** Both days included. */
-  public List<DailyExtremes> days(LocalDate first, LocalDate last) {
-    Random random = new Random(seed);
-    List<DailyExtremes> days = new ArrayList<>();
-    double weather = 0;
-    double winter = 0;
-    int anomalyYear = Integer.MIN_VALUE;
-    for (LocalDate date = first; !date.isAfter(last); date = date.plusDays(1)) {
-      int season = date.plusMonths(6).getYear();
-      if (season != anomalyYear) {
-        anomalyYear = season;
-        winter = random.nextGaussian() * winterSpread;
-      }
-      double phase = 2 * Math.PI * (date.getDayOfYear() - coldestDay) / 365.25;
-      weather = persistence * weather + random.nextGaussian() * daySpread * Math.sqrt(1 - persistence * persistence);
-      double years = (date.toEpochDay() - first.toEpochDay()) / 365.25;
-      double mean = annualMean - amplitude * Math.cos(phase) + winter + weather + driftPerDecade * years / 10;
-      double spread = Math.max(2, range - 0.2 * range * Math.cos(phase) + random.nextGaussian() * 2.3);
-      days.add(DailyExtremes.measured(date, tenth(mean - spread / 2), tenth(mean + spread / 2)));
+    /** Both days included. */
+    public List<DailyExtremes> days(LocalDate first, LocalDate last) {
+        Random random = new Random(seed);
+        List<DailyExtremes> days = new ArrayList<>();
+        double weather = 0;
+        double winter = 0;
+        int anomalyYear = Integer.MIN_VALUE;
+        for (LocalDate date = first; !date.isAfter(last); date = date.plusDays(1)) {
+            int season = date.plusMonths(6).getYear();
+            if (season != anomalyYear) {
+                anomalyYear = season;
+                winter = random.nextGaussian() * winterSpread;
+            }
+            double phase = 2 * Math.PI * (date.getDayOfYear() - coldestDay) / 365.25;
+            weather = persistence * weather
+                    + random.nextGaussian() * daySpread * Math.sqrt(1 - persistence * persistence);
+            double years = (date.toEpochDay() - first.toEpochDay()) / 365.25;
+            double mean = annualMean - amplitude * Math.cos(phase) + winter + weather + driftPerDecade * years / 10;
+            double spread = Math.max(2, range - 0.2 * range * Math.cos(phase) + random.nextGaussian() * 2.3);
+            days.add(DailyExtremes.measured(date, tenth(mean - spread / 2), tenth(mean + spread / 2)));
+        }
+        return days;
     }
-    return days;
-  }
 
-  private static double tenth(double value) {
-    return Math.rint(value * 10) / 10;
-  }
+    private static double tenth(double value) {
+        return Math.rint(value * 10) / 10;
+    }
 }

@@ -11,9 +11,14 @@ import java.util.Map;
  * @param daily running total at the end of each day of the window, per model
  * @param lowest temperature of the window, °C; NaN when left out
  */
-public record Winter(int year, StationRecord.Status status, int missingDays, Map<ChillModel, Double> totals,
-    Map<ChillModel, List<Double>> daily, double lowest) {
-  public boolean usable() {
-    return status.usable();
-  }
+public record Winter(
+        int year,
+        StationRecord.Status status,
+        int missingDays,
+        Map<ChillModel, Double> totals,
+        Map<ChillModel, List<Double>> daily,
+        double lowest) {
+    public boolean usable() {
+        return status.usable();
+    }
 }

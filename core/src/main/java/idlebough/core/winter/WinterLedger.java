@@ -18,99 +18,114 @@ import java.util.Map;
  * the season cut out of them, so that the window's edges have their neighbour days.
  */
 public final class WinterLedger {
-  private final Season season;
-  private final List<Winter> winters;
+    private final Season season;
+    private final List<Winter> winters;
 
-  private WinterLedger(Season season, List<Winter> winters) {
-    this.season = season;
-    this.winters = List.copyOf(winters);
-  }
+    private WinterLedger(Season season, List<Winter> winters) {
+        this.season = season;
+        this.winters = List.copyOf(winters);
+    }
 
-  /**
-   * @param latitude degrees, south negative; decides day length and the season
-   */
-  public static WinterLedger of(StationRecord record, double latitude) {
-    Season season = Season.at(latitude);
-    List<Winter> winters = new ArrayList<>();
-    if (!record.isEmpty()) {
-      for (int year = record.first().getYear(); year <= record.last().getYear() + 1; year++) {
-        LocalDate from = season.first(year);
-        LocalDate to = season.last(year);
-        if (!to.isBefore(record.first()) && !from.isAfter(record.last())) {
-          winters.add(reckon(record, latitude, year, from, to));
+    /**
+     * @param latitude degrees, south negative; decides day length and the season
+     */
+    public static WinterLedger of(StationRecord record, double latitude) {
+        Season season = Season.at(latitude);
+        List<Winter> winters = new ArrayList<>();
+        if (!record.isEmpty()) {
+            for (int year = record.first().getYear(); year <= record.last().getYear() + 1; year++) {
+                LocalDate from = season.first(year);
+                LocalDate to = season.last(year);
+                if (!to.isBefore(record.first()) && !from.isAfter(record.last())) {
+                    winters.add(reckon(record, latitude, year, from, to));
+                }
+            }
         }
-      }
+        return new WinterLedger(season, winters);
     }
-    return new WinterLedger(season, winters);
-  }
 
-  private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
-    StationRecord.Window window = record.window(from, to);
-    if (!window.status().usable()) {
-      return new Winter(year, window.status(), window.missing(), Map.of(), Map.of(), Double.NaN);
-    }
-    List<DailyExtremes> days = new ArrayList<>(window.days());
-    DailyExtremes before = record.on(from.minusDays(1));
-    DailyExtremes after = record.on(to.plusDays(1));
-    if (before != null) {
-      days.add(0, before);
-    }
-    if (after != null) {
-      days.add(after);
-    }
-    double[] hours = HourlyCurve.of(days, latitude);
-    int start = before == null ? 0 : 24;
-    int length = window.days().size();
-    Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
-    Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
-    for (ChillModel model : ChillModel.values()) {
-      ChillState state = model.begin();
-      List<Double> running = new ArrayList<>(length);
-      for (int day = 0; day < length; day++) {
-        for (int h = 0; h < 24; h++) {
-          state.accept(hours[start + 24 * day + h]);
+    private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
+        StationRecord.Window window = record.window(from, to);
+        if (!window.status().usable()) {
+            return new Winter(year, window.status(), window.missing(), Map.of(), Map.of(), Double.NaN);
         }
-        running.add(state.total());
-      }
-      totals.put(model, state.total());
-      daily.put(model, Collections.unmodifiableList(running));
+        List<DailyExtremes> days = new ArrayList<>(window.days());
+        DailyExtremes before = record.on(from.minusDays(1));
+        DailyExtremes after = record.on(to.plusDays(1));
+        if (before != null) {
+            days.add(0, before);
+        }
+        if (after != null) {
+            days.add(after);
+        }
+        double[] hours = HourlyCurve.of(days, latitude);
+        int start = before == null ? 0 : 24;
+        int length = window.days().size();
+        Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
+        Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
+        for (ChillModel model : ChillModel.values()) {
+            ChillState state = model.begin();
+            List<Double> running = new ArrayList<>(length);
+            for (int day = 0; day < length; day++) {
+                for (int h = 0; h < 24; h++) {
+                    state.accept(hours[start + 24 * day + h]);
+                }
+                running.add(state.total());
+            }
+            totals.put(model, state.total());
+            daily.put(model, Collections.unmodifiableList(running));
+        }
+        double lowest =
+                window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
+        return new Winter(year, window.status(), window.missing(), totals, daily, lowest);
     }
-    double lowest = window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
-    return new Winter(year, window.status(), window.missing(), totals, daily, lowest);
-  }
 
-  public Season season() {
-    return season;
-  }
+    public Season season() {
+        return season;
+    }
 
-  /** Every winter that the record touches, also those left out. */
-  public List<Winter> winters() {
-    return winters;
-  }
+    /** Every winter that the record touches, also those left out. */
+    public List<Winter> winters() {
+        return winters;
+    }
 
-  public List<Winter> usable() {
-    return winters.stream().filter(Winter::usable).toList();
-  }
+    public List<Winter> usable() {
+        return winters.stream().filter(Winter::usable).toList();
+    }
 
-  /** Totals of the usable winters, oldest first. */
-  public double[] totals(ChillModel model) {
-    return usable().stream().mapToDouble(winter -> winter.totals().get(model)).toArray();
-  }
+    /** Totals of the usable winters, oldest first. */
+    public double[] totals(ChillModel model) {
+        return usable().stream()
+                .mapToDouble(winter -> winter.totals().get(model))
+                .toArray();
+    }
 
-  /** How the coldest night and the mean of the winters' coldest nights come about. */
-  public Working lowestWorking() {
-    Winter coldest = usable().stream().min(Comparator.comparingDouble(Winter::lowest)).orElseThrow();
-    double mean = Arrays.stream(lowest()).average().orElseThrow();
-    return Working.of("How {} and {} come about", Amount.of(coldest.lowest(), Quantity.TEMPERATURE), Amount.of(mean, Quantity.TEMPERATURE))
-        .step("the lowest minimum of each of {} whole winters, {} to {}", Amount.count(usable().size()), usable().get(0).year(), usable().get(usable().size() - 1).year())
-        .step("the lowest of them all: {}, in the winter of {}", Amount.of(coldest.lowest(), Quantity.TEMPERATURE), coldest.year())
-        .step("their mean: {}", Amount.of(mean, Quantity.TEMPERATURE))
-        .sensitive("Most sensitive to where the screen stands: a hollow is 1 to 3 K colder on a clear night.")
-        .from(Source.measured("the station's own minima"));
-  }
+    /** How the coldest night and the mean of the winters' coldest nights come about. */
+    public Working lowestWorking() {
+        Winter coldest = usable().stream()
+                .min(Comparator.comparingDouble(Winter::lowest))
+                .orElseThrow();
+        double mean = Arrays.stream(lowest()).average().orElseThrow();
+        return Working.of(
+                        "How {} and {} come about",
+                        Amount.of(coldest.lowest(), Quantity.TEMPERATURE),
+                        Amount.of(mean, Quantity.TEMPERATURE))
+                .step(
+                        "the lowest minimum of each of {} whole winters, {} to {}",
+                        Amount.count(usable().size()),
+                        usable().get(0).year(),
+                        usable().get(usable().size() - 1).year())
+                .step(
+                        "the lowest of them all: {}, in the winter of {}",
+                        Amount.of(coldest.lowest(), Quantity.TEMPERATURE),
+                        coldest.year())
+                .step("their mean: {}", Amount.of(mean, Quantity.TEMPERATURE))
+                .sensitive("Most sensitive to where the screen stands: a hollow is 1 to 3 K colder on a clear night.")
+                .from(Source.measured("the station's own minima"));
+    }
 
-  /** The lowest temperature of each usable winter, oldest first. */
-  public double[] lowest() {
-    return usable().stream().mapToDouble(Winter::lowest).toArray();
-  }
+    /** The lowest temperature of each usable winter, oldest first. */
+    public double[] lowest() {
+        return usable().stream().mapToDouble(Winter::lowest).toArray();
+    }
 }

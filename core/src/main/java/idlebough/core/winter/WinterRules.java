@@ -13,38 +13,73 @@ import java.util.Map;
 
 /** The findings of this room: is there a record, is it long enough, which winters are left out. */
 public final class WinterRules {
-  public static final String NO_RECORD = "winter.no-record";
-  public static final String FEW_WINTERS = "winter.few-winters";
-  public static final String LEFT_OUT = "winter.left-out";
-  private static final int FULL = 20;
-  private static final int LEAST = 5;
-  private static final Remedy LOAD = Remedy.of("winter.load", Phrase.of("Load temperatures"), Map.of());
-  private static final Source COUNT = Source.ownChoice("at least 20 winters for a full statement, 10 indicative, fewer than 5 nothing");
+    public static final String NO_RECORD = "winter.no-record";
+    public static final String FEW_WINTERS = "winter.few-winters";
+    public static final String LEFT_OUT = "winter.left-out";
+    private static final int FULL = 20;
+    private static final int LEAST = 5;
+    private static final Remedy LOAD = Remedy.of("winter.load", Phrase.of("Load temperatures"), Map.of());
+    private static final Source COUNT =
+            Source.ownChoice("at least 20 winters for a full statement, 10 indicative, fewer than 5 nothing");
 
-  private WinterRules() {}
+    private WinterRules() {}
 
-  public static List<Finding> judge(WinterLedger ledger) {
-    List<Finding> findings = new ArrayList<>();
-    int n = ledger.usable().size();
-    if (n == 0) {
-      findings.add(new Finding(NO_RECORD, "winter", Standing.DOUBTFUL, Phrase.of("No whole winter is known here."),
-          Phrase.of("Which varieties will do is decided by the winters; a file of daily minimum and maximum tells."), null, null, List.of(LOAD), COUNT));
-      return findings;
+    public static List<Finding> judge(WinterLedger ledger) {
+        List<Finding> findings = new ArrayList<>();
+        int n = ledger.usable().size();
+        if (n == 0) {
+            findings.add(new Finding(
+                    NO_RECORD,
+                    "winter",
+                    Standing.DOUBTFUL,
+                    Phrase.of("No whole winter is known here."),
+                    Phrase.of(
+                            "Which varieties will do is decided by the winters; a file of daily minimum and maximum tells."),
+                    null,
+                    null,
+                    List.of(LOAD),
+                    COUNT));
+            return findings;
+        }
+        Standing enough = n >= FULL ? Standing.SOUND : n >= LEAST ? Standing.DOUBTFUL : Standing.STOP;
+        findings.add(new Finding(
+                FEW_WINTERS,
+                "winter",
+                enough,
+                n >= FULL
+                        ? Phrase.of("{} whole winters are enough.", Amount.count(n))
+                        : Phrase.of("Only {} whole winters.", Amount.count(n)),
+                Phrase.of("{} make a full statement; fewer tell less about the poor years.", Amount.count(FULL)),
+                Amount.count(n),
+                Amount.count(FULL),
+                List.of(LOAD),
+                COUNT));
+        List<String> out = ledger.winters().stream()
+                .filter(w -> !w.usable())
+                .map(w -> w.year() + " (" + w.status().words() + ")")
+                .toList();
+        // The first and the last winter of a record are cut through by its ends; that is no fault.
+        List<String> inside = ledger.winters().stream()
+                .skip(1)
+                .limit(Math.max(0, ledger.winters().size() - 2))
+                .filter(w -> !w.usable())
+                .map(w -> w.year() + " (" + w.status().words() + ")")
+                .toList();
+        if (!inside.isEmpty()) {
+            double share = 100.0 * out.size() / ledger.winters().size();
+            findings.add(new Finding(
+                    LEFT_OUT,
+                    "winter",
+                    Standing.DOUBTFUL,
+                    Phrase.of("Winters left out: {}.", String.join(", ", inside)),
+                    Phrase.of(
+                            "Gaps of more than four days are not filled; {} of the winters do not count.",
+                            Amount.of(share, Quantity.PERCENT)),
+                    null,
+                    null,
+                    List.of(LOAD),
+                    Source.ownChoice("after the monthly limits of WMO-No. 1203 (2017)")));
+        }
+        return findings;
     }
-    Standing enough = n >= FULL ? Standing.SOUND : n >= LEAST ? Standing.DOUBTFUL : Standing.STOP;
-    findings.add(new Finding(FEW_WINTERS, "winter", enough,
-        n >= FULL ? Phrase.of("{} whole winters are enough.", Amount.count(n)) : Phrase.of("Only {} whole winters.", Amount.count(n)),
-        Phrase.of("{} make a full statement; fewer tell less about the poor years.", Amount.count(FULL)), Amount.count(n), Amount.count(FULL), List.of(LOAD), COUNT));
-    List<String> out = ledger.winters().stream().filter(w -> !w.usable()).map(w -> w.year() + " (" + w.status().words() + ")").toList();
-    // The first and the last winter of a record are cut through by its ends; that is no fault.
-    List<String> inside = ledger.winters().stream().skip(1).limit(Math.max(0, ledger.winters().size() - 2)).filter(w -> !w.usable())
-        .map(w -> w.year() + " (" + w.status().words() + ")").toList();
-    if (!inside.isEmpty()) {
-      double share = 100.0 * out.size() / ledger.winters().size();
-      findings.add(new Finding(LEFT_OUT, "winter", Standing.DOUBTFUL, Phrase.of("Winters left out: {}.", String.join(", ", inside)),
-          Phrase.of("Gaps of more than four days are not filled; {} of the winters do not count.", Amount.of(share, Quantity.PERCENT)), null, null, List.of(LOAD),
-          Source.ownChoice("after the monthly limits of WMO-No. 1203 (2017)")));
-    }
-    return findings;
-  }
 }

@@ -17,71 +17,123 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class LayoutTest {
-  @Test
-  void sizeModelAndGrowth() {
-    Vectors.joined("size_model").forEach(row -> {
-      TreeSize size = TreeSize.of(d(row, "s0"), d(row, "h0"), d(row, "f_root"), d(row, "f_cult"), d(row, "f_soil"), d(row, "f_sys_w"), d(row, "f_sys_h"));
-      near(size.spread(), row, "out:spread");
-      near(size.height(), row, "out:height");
-      near(size.inRow(d(row, "overlap_k")), row, "out:in_row");
-      near(size.betweenRows(d(row, "alley")), row, "out:row");
-    });
-    Vectors.joined("growth").forEach(row -> near(TreeSize.monomolecular(d(row, "dinf"), d(row, "d0"), d(row, "k"), d(row, "t")), row, "out:mono"));
-    // RHS (Baker): an apple on M26 as a bush is about three and a half metres wide
-    assertThat(TreeSize.of(Varieties.of("apple-cox"), Rootstocks.find("m26")).spread()).isBetween(3.0, 3.8);
-  }
+    @Test
+    void sizeModelAndGrowth() {
+        Vectors.joined("size_model").forEach(row -> {
+            TreeSize size = TreeSize.of(
+                    d(row, "s0"),
+                    d(row, "h0"),
+                    d(row, "f_root"),
+                    d(row, "f_cult"),
+                    d(row, "f_soil"),
+                    d(row, "f_sys_w"),
+                    d(row, "f_sys_h"));
+            near(size.spread(), row, "out:spread");
+            near(size.height(), row, "out:height");
+            near(size.inRow(d(row, "overlap_k")), row, "out:in_row");
+            near(size.betweenRows(d(row, "alley")), row, "out:row");
+        });
+        Vectors.joined("growth")
+                .forEach(row -> near(
+                        TreeSize.monomolecular(d(row, "dinf"), d(row, "d0"), d(row, "k"), d(row, "t")),
+                        row,
+                        "out:mono"));
+        // RHS (Baker): an apple on M26 as a bush is about three and a half metres wide
+        assertThat(TreeSize.of(Varieties.of("apple-cox"), Rootstocks.find("m26"))
+                        .spread())
+                .isBetween(3.0, 3.8);
+    }
 
-  @Test
-  void countsOnPlotsOfAnyShape() {
-    Vectors.joined("count_polygon").stream().filter(row -> row.get("keepouts").isEmpty() || true).filter(row -> List.of("SQUARE", "RECT", "HEX", "TRI").contains(row.get("pattern"))).forEach(row -> {
-      Plot plot = Plot.of(Arrays.stream(row.get("polygon").split(";")).map(c -> new Point(Double.parseDouble(c.split(" ")[0]), Double.parseDouble(c.split(" ")[1]))).toList());
-      double s = d(row, "s");
-      double pitch = row.get("pattern").equals("SQUARE") ? s : row.get("pattern").equals("HEX") ? RowFill.hexPitch(s) : d(row, "r");
-      RowFill.Pattern pattern = List.of("HEX", "TRI").contains(row.get("pattern")) ? RowFill.Pattern.TRIANGLE : RowFill.Pattern.SQUARE;
-      long trees = RowFill.lattice(plot, d(row, "setback"), new Point(d(row, "ox"), d(row, "oy")), d(row, "bearing"), pattern, s, pitch).stream()
-          .filter(place -> row.get("keepouts").isEmpty() || Arrays.stream(row.get("keepouts").split(";")).map(k -> k.split(" "))
-              .allMatch(k -> place.at().distance(new Point(Double.parseDouble(k[0]), Double.parseDouble(k[1]))) >= Double.parseDouble(k[2]) - 1e-6)).count();
-      near(plot.area(), row, "out:area");
-      assertThat(trees).as(row.toString()).isEqualTo(Long.parseLong(row.get("out:trees")));
-    });
-  }
+    @Test
+    void countsOnPlotsOfAnyShape() {
+        Vectors.joined("count_polygon").stream()
+                .filter(row -> row.get("keepouts").isEmpty() || true)
+                .filter(row -> List.of("SQUARE", "RECT", "HEX", "TRI").contains(row.get("pattern")))
+                .forEach(row -> {
+                    Plot plot = Plot.of(Arrays.stream(row.get("polygon").split(";"))
+                            .map(c ->
+                                    new Point(Double.parseDouble(c.split(" ")[0]), Double.parseDouble(c.split(" ")[1])))
+                            .toList());
+                    double s = d(row, "s");
+                    double pitch = row.get("pattern").equals("SQUARE")
+                            ? s
+                            : row.get("pattern").equals("HEX") ? RowFill.hexPitch(s) : d(row, "r");
+                    RowFill.Pattern pattern = List.of("HEX", "TRI").contains(row.get("pattern"))
+                            ? RowFill.Pattern.TRIANGLE
+                            : RowFill.Pattern.SQUARE;
+                    long trees = RowFill.lattice(
+                                    plot,
+                                    d(row, "setback"),
+                                    new Point(d(row, "ox"), d(row, "oy")),
+                                    d(row, "bearing"),
+                                    pattern,
+                                    s,
+                                    pitch)
+                            .stream()
+                            .filter(place -> row.get("keepouts").isEmpty()
+                                    || Arrays.stream(row.get("keepouts").split(";"))
+                                            .map(k -> k.split(" "))
+                                            .allMatch(k -> place.at()
+                                                            .distance(new Point(
+                                                                    Double.parseDouble(k[0]), Double.parseDouble(k[1])))
+                                                    >= Double.parseDouble(k[2]) - 1e-6))
+                            .count();
+                    near(plot.area(), row, "out:area");
+                    assertThat(trees).as(row.toString()).isEqualTo(Long.parseLong(row.get("out:trees")));
+                });
+    }
 
-  @Test
-  void twoTapesBothWays() {
-    Vectors.joined("tie_distances").forEach(row -> {
-      TwoTapes tapes = TwoTapes.of(new Point(0, 0), new Point(d(row, "b"), 0), new Point(d(row, "x"), d(row, "y")));
-      near(tapes.fromP(), row, "out:a");
-      near(tapes.fromQ(), row, "out:c");
-      near(tapes.apex(), row, "out:gamma");
-      assertThat(tapes.good() ? "OK" : "WEAK").isEqualTo(row.get("out:quality"));
-    });
-    Vectors.joined("trilateration").forEach(row -> {
-      TwoTapes.Fix fix = TwoTapes.fix(d(row, "b"), d(row, "a"), d(row, "c"), Integer.parseInt(row.get("side")), d(row, "sig_a"), d(row, "sig_c"), d(row, "sig_b"));
-      near(fix.east(), row, "out:x");
-      near(fix.north(), row, "out:y");
-      near(fix.sigma(), row, "out:sig_p");
-    });
-  }
+    @Test
+    void twoTapesBothWays() {
+        Vectors.joined("tie_distances").forEach(row -> {
+            TwoTapes tapes =
+                    TwoTapes.of(new Point(0, 0), new Point(d(row, "b"), 0), new Point(d(row, "x"), d(row, "y")));
+            near(tapes.fromP(), row, "out:a");
+            near(tapes.fromQ(), row, "out:c");
+            near(tapes.apex(), row, "out:gamma");
+            assertThat(tapes.good() ? "OK" : "WEAK").isEqualTo(row.get("out:quality"));
+        });
+        Vectors.joined("trilateration").forEach(row -> {
+            TwoTapes.Fix fix = TwoTapes.fix(
+                    d(row, "b"),
+                    d(row, "a"),
+                    d(row, "c"),
+                    Integer.parseInt(row.get("side")),
+                    d(row, "sig_a"),
+                    d(row, "sig_c"),
+                    d(row, "sig_b"));
+            near(fix.east(), row, "out:x");
+            near(fix.north(), row, "out:y");
+            near(fix.sigma(), row, "out:sig_p");
+        });
+    }
 
-  @Test
-  void crowdingFollowsTheTree() {
-    Plot plot = Plot.rectangle(40, 30);
-    PlannedTree a = new PlannedTree("a", "A1", Varieties.of("apple-cox"), Rootstocks.find("mm106"), new Point(10, 15), 0);
-    PlannedTree near = new PlannedTree("b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(12, 15), 0);
-    PlannedTree far = new PlannedTree("b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(16, 15), 0);
-    assertThat(LayoutRules.judge(plot, List.of(a, near), new PartnerWeb(List.of()))).filteredOn(f -> f.rule().equals(LayoutRules.CROWDED)).allMatch(f -> f.standing() == Standing.STOP);
-    assertThat(LayoutRules.judge(plot, List.of(a, far), new PartnerWeb(List.of()))).filteredOn(f -> f.rule().equals(LayoutRules.CROWDED)).allMatch(f -> f.standing() == Standing.SOUND);
-    assertThat(LayoutRules.yearOfTouch(a, near)).isBetween(1.0, 10.0);
-    assertThat(LayoutRules.yearOfTouch(a, far)).isInfinite();
-  }
+    @Test
+    void crowdingFollowsTheTree() {
+        Plot plot = Plot.rectangle(40, 30);
+        PlannedTree a =
+                new PlannedTree("a", "A1", Varieties.of("apple-cox"), Rootstocks.find("mm106"), new Point(10, 15), 0);
+        PlannedTree near = new PlannedTree(
+                "b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(12, 15), 0);
+        PlannedTree far = new PlannedTree(
+                "b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(16, 15), 0);
+        assertThat(LayoutRules.judge(plot, List.of(a, near), new PartnerWeb(List.of())))
+                .filteredOn(f -> f.rule().equals(LayoutRules.CROWDED))
+                .allMatch(f -> f.standing() == Standing.STOP);
+        assertThat(LayoutRules.judge(plot, List.of(a, far), new PartnerWeb(List.of())))
+                .filteredOn(f -> f.rule().equals(LayoutRules.CROWDED))
+                .allMatch(f -> f.standing() == Standing.SOUND);
+        assertThat(LayoutRules.yearOfTouch(a, near)).isBetween(1.0, 10.0);
+        assertThat(LayoutRules.yearOfTouch(a, far)).isInfinite();
+    }
 
-  @Test
-  void theFillKeepsSpacingAndMargin() {
-    Plot plot = Plot.rectangle(40, 25);
-    List<RowFill.Place> places = RowFill.best(plot, 2.5, 90, RowFill.Pattern.SQUARE, 5, 5);
-    assertThat(places).as("layout.md 7: 40 × 25 m, setback 2.5, 5 m square").hasSize(40);
-    assertThat(places).allMatch(place -> plot.distanceToBoundary(place.at()) >= 2.5 - 1e-6);
-    assertThat(RowFill.label(0, 0)).isEqualTo("A1");
-    assertThat(RowFill.label(27, 3)).isEqualTo("AB4");
-  }
+    @Test
+    void theFillKeepsSpacingAndMargin() {
+        Plot plot = Plot.rectangle(40, 25);
+        List<RowFill.Place> places = RowFill.best(plot, 2.5, 90, RowFill.Pattern.SQUARE, 5, 5);
+        assertThat(places).as("layout.md 7: 40 × 25 m, setback 2.5, 5 m square").hasSize(40);
+        assertThat(places).allMatch(place -> plot.distanceToBoundary(place.at()) >= 2.5 - 1e-6);
+        assertThat(RowFill.label(0, 0)).isEqualTo("A1");
+        assertThat(RowFill.label(27, 3)).isEqualTo("AB4");
+    }
 }

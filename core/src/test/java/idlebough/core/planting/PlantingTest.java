@@ -15,99 +15,141 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class PlantingTest {
-  private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.46, 0.41, 0.13, 0.02);
+    private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.46, 0.41, 0.13, 0.02);
 
-  private static PlantingSection section(NurseryTree tree, String stock, Texture texture, Map<String, String> ways, double latitude) {
-    return PlantingSection.of(new PlantingSection.Setting(tree, Rootstocks.find(stock), texture, Footing.GRADE, ways, 247.0, latitude));
-  }
+    private static PlantingSection section(
+            NurseryTree tree, String stock, Texture texture, Map<String, String> ways, double latitude) {
+        return PlantingSection.of(new PlantingSection.Setting(
+                tree, Rootstocks.find(stock), texture, Footing.GRADE, ways, 247.0, latitude));
+    }
 
-  @Test
-  void settlingAndTheRaiseItAsks() {
-    Map<String, Double> p = Map.of("SAND", .04, "LOAM", .08, "SILT", .10, "CLAY", .12, "PEAT", .20);
-    Map<String, Double> c = Map.of("LOOSE", 1.0, "WATERED", .6, "FIRMED", .4);
-    Map<String, Double> loss = Map.of("NONE", 0.0, "COMPOST", .6, "PEAT", .5, "RAW", .8);
-    Map<String, Double> ball = Map.of("BARE", 0.0, "FIELD", .01, "CONTAINER", .05);
-    Vectors.joined("settle").forEach(row -> {
-      Settling s = Settling.of(d(row, "disturbed_cm") / 100, p.get(row.get("texture")), c.get(row.get("firming")), d(row, "f_org"), loss.get(row.get("org_kind")), d(row, "ball_h_cm") / 100, ball.get(row.get("ball")));
-      near(s.fill() * 100, row, "out:s_fill_cm");
-      near(s.ball() * 100, row, "out:s_ball_cm");
-      near((d(row, "raise_cm") / 100 - s.total()) * 100, row, "out:flare_cm");
-      near(PlantingSection.raiseNeeded(s.total(), d(row, "union_min_cm") / 100, d(row, "union_cm") / 100) * 100, row, "out:need_raise_cm");
-    });
-  }
-
-  @Test
-  void volumesOfHolesMulchAndPots() {
-    Vectors.joined("hole").forEach(row -> {
-      double top = d(row, "top");
-      double depth = d(row, "depth");
-      double got = switch (row.get("shape")) {
-        case "CYLINDER" -> Hole.cylinder(top, depth);
-        case "CONE_FRUSTUM", "FRUSTUM" -> Hole.frustum(top, d(row, "base"), depth);
-        case "BOWL_CAP" -> Hole.bowl(top, depth);
-        case "BOWL_ELLIPSOID" -> Hole.halfEllipsoid(top, depth);
-        case "SQUARE" -> Hole.square(top, depth);
-        default -> Hole.pyramid(top, d(row, "base"), depth);
-      };
-      near(1000 * got, row, "out:volume_l");
-    });
-    Vectors.joined("mulch").forEach(row -> near(PlantingSection.mulch(d(row, "diam"), d(row, "trunk_cm") / 100, d(row, "clear_cm") / 100, d(row, "depth_cm") / 100), row, "out:volume_l"));
-    Vectors.joined("container").forEach(row -> {
-      double litres = 1000 * Hole.frustum(d(row, "top_cm") / 100, d(row, "base_ratio") * d(row, "top_cm") / 100, d(row, "height_cm") / 100) * d(row, "fill");
-      near(litres, row, "out:volume_l");
-      assertThat(Lift.of(litres * d(row, "density") + d(row, "plant_kg")).name()).isEqualTo(row.get("out:lift"));
-    });
-  }
-
-  @Test
-  void bandsOfTheTrade() {
-    // common practice: a #15 container, about 46 cm across, wants a hole 60–90 cm wide and as deep as the ball
-    PlantingSection narrow = section(POT, "mm106", Texture.LOAM, Map.of("planting.width", "narrow"), 42.3);
-    PlantingSection usual = section(POT, "mm106", Texture.LOAM, Map.of(), 42.3);
-    assertThat(narrow.width()).isBetween(0.6, 0.9);
-    assertThat(usual.width()).isBetween(0.6, 0.95);
-    assertThat(usual.depth()).isCloseTo(0.41, org.assertj.core.data.Offset.offset(0.05));
-    // common practice: clay 5–10 cm proud, sandy loam 2.5–5
-    assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 42.3).raise()).isBetween(0.05, 0.10);
-    assertThat(section(POT, "mm106", Texture.SANDY_LOAM, Map.of(), 42.3).raise()).isBetween(0.025, 0.05);
-    // common practice: a loosened bottom in ordinary soil sinks 1–2.5 cm within two months (below the ball; the ball's own sinking beside it)
-    PlantingSection loosened = section(POT, "mm106", Texture.LOAM, Map.of("planting.base", "loosened", "planting.firming", "loose"), 42.3);
-    assertThat(loosened.settling().fill()).isBetween(0.01, 0.025);
-    // common practice: union 5–10 cm at least above ground after settling, and above the mulch
-    assertThat(usual.unionAfter(8)).isGreaterThan(0.10);
-    // common practice: mulch ring of 1.2 m, 10 cm deep, 12 cm clear of a 2.5 cm stem is about 108 L
-    assertThat(PlantingSection.mulch(1.2, 0.025, 0.12, 0.10)).isCloseTo(108, org.assertj.core.data.Offset.offset(1.0));
-    // common practice: stake 1.5 m, 0.5 m in the ground, 1 m above
-    assertThat(usual.stake()).isCloseTo(1.5, org.assertj.core.data.Offset.offset(0.06));
-  }
-
-  @Test
-  void clayForLoamMovesTheUnionUpAndTheBudSideFollowsTheHemisphere() {
-    assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 42.3).unionToday()).isGreaterThan(section(POT, "mm106", Texture.LOAM, Map.of(), 42.3).unionToday());
-    assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), 42.3).budSide()).isEqualTo("N");
-    assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), -36.8).budSide()).isEqualTo("S");
-  }
-
-  @Test
-  void aLowUnionUnderDeepMulchIsFoundWithItsRemedy() {
-    NurseryTree low = new NurseryTree(Form.CONTAINER, 0.36, 0.29, 0.06, 0.02);
-    PlantingSection section = section(low, "mm111", Texture.LOAM, Map.of("planting.mulch", "deep"), 42.3);
-    assertThat(PlantingRules.judge("t", "A1", section)).filteredOn(f -> f.rule().equals(PlantingRules.UNION_BELOW_MULCH)).singleElement()
-        .satisfies(f -> {
-          assertThat(f.standing()).isEqualTo(Standing.STOP);
-          assertThat(f.remedies().get(0).action()).isEqualTo("ways.set");
+    @Test
+    void settlingAndTheRaiseItAsks() {
+        Map<String, Double> p = Map.of("SAND", .04, "LOAM", .08, "SILT", .10, "CLAY", .12, "PEAT", .20);
+        Map<String, Double> c = Map.of("LOOSE", 1.0, "WATERED", .6, "FIRMED", .4);
+        Map<String, Double> loss = Map.of("NONE", 0.0, "COMPOST", .6, "PEAT", .5, "RAW", .8);
+        Map<String, Double> ball = Map.of("BARE", 0.0, "FIELD", .01, "CONTAINER", .05);
+        Vectors.joined("settle").forEach(row -> {
+            Settling s = Settling.of(
+                    d(row, "disturbed_cm") / 100,
+                    p.get(row.get("texture")),
+                    c.get(row.get("firming")),
+                    d(row, "f_org"),
+                    loss.get(row.get("org_kind")),
+                    d(row, "ball_h_cm") / 100,
+                    ball.get(row.get("ball")));
+            near(s.fill() * 100, row, "out:s_fill_cm");
+            near(s.ball() * 100, row, "out:s_ball_cm");
+            near((d(row, "raise_cm") / 100 - s.total()) * 100, row, "out:flare_cm");
+            near(
+                    PlantingSection.raiseNeeded(s.total(), d(row, "union_min_cm") / 100, d(row, "union_cm") / 100)
+                            * 100,
+                    row,
+                    "out:need_raise_cm");
         });
-  }
+    }
 
-  @Test
-  void asPlantedAndMeasuredAgain() {
-    PlantingSection section = section(POT, "mm106", Texture.LOAM, Map.of(), 42.3);
-    assertThat(PlantingRules.asPlanted("t", "A1", section, section.unionToday()).standing()).isEqualTo(Standing.SOUND);
-    assertThat(PlantingRules.asPlanted("t", "A1", section, section.unionToday() - 0.10).standing()).isEqualTo(Standing.STOP);
-    LocalDate planted = LocalDate.of(2026, 3, 1);
-    UnionCheck good = UnionCheck.of(section, planted, section.unionToday(), planted.plusWeeks(8), section.unionAfter(8));
-    assertThat(good.judge("t", "A1", 0.10).standing()).isEqualTo(Standing.SOUND);
-    UnionCheck sunk = UnionCheck.of(section, planted, section.unionToday(), planted.plusWeeks(8), 0.05);
-    assertThat(sunk.judge("t", "A1", 0.10).standing()).isEqualTo(Standing.STOP);
-  }
+    @Test
+    void volumesOfHolesMulchAndPots() {
+        Vectors.joined("hole").forEach(row -> {
+            double top = d(row, "top");
+            double depth = d(row, "depth");
+            double got = switch (row.get("shape")) {
+                case "CYLINDER" -> Hole.cylinder(top, depth);
+                case "CONE_FRUSTUM", "FRUSTUM" -> Hole.frustum(top, d(row, "base"), depth);
+                case "BOWL_CAP" -> Hole.bowl(top, depth);
+                case "BOWL_ELLIPSOID" -> Hole.halfEllipsoid(top, depth);
+                case "SQUARE" -> Hole.square(top, depth);
+                default -> Hole.pyramid(top, d(row, "base"), depth);
+            };
+            near(1000 * got, row, "out:volume_l");
+        });
+        Vectors.joined("mulch")
+                .forEach(row -> near(
+                        PlantingSection.mulch(
+                                d(row, "diam"),
+                                d(row, "trunk_cm") / 100,
+                                d(row, "clear_cm") / 100,
+                                d(row, "depth_cm") / 100),
+                        row,
+                        "out:volume_l"));
+        Vectors.joined("container").forEach(row -> {
+            double litres = 1000
+                    * Hole.frustum(
+                            d(row, "top_cm") / 100,
+                            d(row, "base_ratio") * d(row, "top_cm") / 100,
+                            d(row, "height_cm") / 100)
+                    * d(row, "fill");
+            near(litres, row, "out:volume_l");
+            assertThat(Lift.of(litres * d(row, "density") + d(row, "plant_kg")).name())
+                    .isEqualTo(row.get("out:lift"));
+        });
+    }
+
+    @Test
+    void bandsOfTheTrade() {
+        // common practice: a #15 container, about 46 cm across, wants a hole 60–90 cm wide and as deep as the ball
+        PlantingSection narrow = section(POT, "mm106", Texture.LOAM, Map.of("planting.width", "narrow"), 42.3);
+        PlantingSection usual = section(POT, "mm106", Texture.LOAM, Map.of(), 42.3);
+        assertThat(narrow.width()).isBetween(0.6, 0.9);
+        assertThat(usual.width()).isBetween(0.6, 0.95);
+        assertThat(usual.depth()).isCloseTo(0.41, org.assertj.core.data.Offset.offset(0.05));
+        // common practice: clay 5–10 cm proud, sandy loam 2.5–5
+        assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 42.3).raise()).isBetween(0.05, 0.10);
+        assertThat(section(POT, "mm106", Texture.SANDY_LOAM, Map.of(), 42.3).raise())
+                .isBetween(0.025, 0.05);
+        // common practice: a loosened bottom in ordinary soil sinks 1–2.5 cm within two months (below the ball; the
+        // ball's own sinking beside it)
+        PlantingSection loosened = section(
+                POT, "mm106", Texture.LOAM, Map.of("planting.base", "loosened", "planting.firming", "loose"), 42.3);
+        assertThat(loosened.settling().fill()).isBetween(0.01, 0.025);
+        // common practice: union 5–10 cm at least above ground after settling, and above the mulch
+        assertThat(usual.unionAfter(8)).isGreaterThan(0.10);
+        // common practice: mulch ring of 1.2 m, 10 cm deep, 12 cm clear of a 2.5 cm stem is about 108 L
+        assertThat(PlantingSection.mulch(1.2, 0.025, 0.12, 0.10))
+                .isCloseTo(108, org.assertj.core.data.Offset.offset(1.0));
+        // common practice: stake 1.5 m, 0.5 m in the ground, 1 m above
+        assertThat(usual.stake()).isCloseTo(1.5, org.assertj.core.data.Offset.offset(0.06));
+    }
+
+    @Test
+    void clayForLoamMovesTheUnionUpAndTheBudSideFollowsTheHemisphere() {
+        assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 42.3).unionToday())
+                .isGreaterThan(
+                        section(POT, "mm106", Texture.LOAM, Map.of(), 42.3).unionToday());
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), 42.3).budSide())
+                .isEqualTo("N");
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), -36.8).budSide())
+                .isEqualTo("S");
+    }
+
+    @Test
+    void aLowUnionUnderDeepMulchIsFoundWithItsRemedy() {
+        NurseryTree low = new NurseryTree(Form.CONTAINER, 0.36, 0.29, 0.06, 0.02);
+        PlantingSection section = section(low, "mm111", Texture.LOAM, Map.of("planting.mulch", "deep"), 42.3);
+        assertThat(PlantingRules.judge("t", "A1", section))
+                .filteredOn(f -> f.rule().equals(PlantingRules.UNION_BELOW_MULCH))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.standing()).isEqualTo(Standing.STOP);
+                    assertThat(f.remedies().get(0).action()).isEqualTo("ways.set");
+                });
+    }
+
+    @Test
+    void asPlantedAndMeasuredAgain() {
+        PlantingSection section = section(POT, "mm106", Texture.LOAM, Map.of(), 42.3);
+        assertThat(PlantingRules.asPlanted("t", "A1", section, section.unionToday())
+                        .standing())
+                .isEqualTo(Standing.SOUND);
+        assertThat(PlantingRules.asPlanted("t", "A1", section, section.unionToday() - 0.10)
+                        .standing())
+                .isEqualTo(Standing.STOP);
+        LocalDate planted = LocalDate.of(2026, 3, 1);
+        UnionCheck good =
+                UnionCheck.of(section, planted, section.unionToday(), planted.plusWeeks(8), section.unionAfter(8));
+        assertThat(good.judge("t", "A1", 0.10).standing()).isEqualTo(Standing.SOUND);
+        UnionCheck sunk = UnionCheck.of(section, planted, section.unionToday(), planted.plusWeeks(8), 0.05);
+        assertThat(sunk.judge("t", "A1", 0.10).standing()).isEqualTo(Standing.STOP);
+    }
 }

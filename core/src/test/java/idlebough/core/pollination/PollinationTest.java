@@ -14,68 +14,98 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class PollinationTest {
-  @Test
-  void gametophyticRule() {
-    // de Nettancourt 1977; Cox refuses Kidd's Orange Red, Stella takes itself
-    Vectors.joined("s_compat").forEach(row -> {
-      double fraction = SAlleles.of(row.get("pistil")).accepts(SAlleles.of(row.get("pollen")));
-      near(fraction, row, "out:fraction");
-      near(PartnerScore.classed(fraction) * (row.get("pollen_ploidy").equals("3") ? 0 : 1), row, "out:effective");
-    });
-  }
+    @Test
+    void gametophyticRule() {
+        // de Nettancourt 1977; Cox refuses Kidd's Orange Red, Stella takes itself
+        Vectors.joined("s_compat").forEach(row -> {
+            double fraction = SAlleles.of(row.get("pistil")).accepts(SAlleles.of(row.get("pollen")));
+            near(fraction, row, "out:fraction");
+            near(PartnerScore.classed(fraction) * (row.get("pollen_ploidy").equals("3") ? 0 : 1), row, "out:effective");
+        });
+    }
 
-  @Test
-  void commonBloom() {
-    Vectors.joined("bloom_overlap").forEach(row -> {
-      CommonBloom bloom = CommonBloom.ofDays((int) d(row, "r_start"), (int) d(row, "r_end"), (int) d(row, "p_start"), (int) d(row, "p_end"));
-      near(bloom.days(), row, "out:days");
-      near(bloom.score(), row, "out:o_score");
-    });
-    Vectors.joined("bloom_group").stream().filter(row -> row.get("step").equals("3")).forEach(row ->
-        near(CommonBloom.ofGroups(row.get("g1").charAt(0), row.get("g2").charAt(0), (int) d(row, "bloom_days")).days(), row, "out:days"));
-  }
+    @Test
+    void commonBloom() {
+        Vectors.joined("bloom_overlap").forEach(row -> {
+            CommonBloom bloom = CommonBloom.ofDays(
+                    (int) d(row, "r_start"), (int) d(row, "r_end"), (int) d(row, "p_start"), (int) d(row, "p_end"));
+            near(bloom.days(), row, "out:days");
+            near(bloom.score(), row, "out:o_score");
+        });
+        Vectors.joined("bloom_group").stream()
+                .filter(row -> row.get("step").equals("3"))
+                .forEach(row -> near(
+                        CommonBloom.ofGroups(
+                                        row.get("g1").charAt(0), row.get("g2").charAt(0), (int) d(row, "bloom_days"))
+                                .days(),
+                        row,
+                        "out:days"));
+    }
 
-  @Test
-  void scoresOfPartnersTogether() {
-    Vectors.joined("partner_score").forEach(row -> {
-      List<Double> scores = new ArrayList<>();
-      for (String partner : row.get("partners").split(";")) {
-        String[] part = partner.split("@");
-        double genes = part[0].equals("?") || row.get("r_geno").equals("?") ? 0.8 : PartnerScore.classed(SAlleles.of(row.get("r_geno")).accepts(SAlleles.of(part[0])));
-        double viability = part[1].equals("3") ? 0 : Double.parseDouble(part[5]);
-        scores.add(new PartnerScore(CommonBloom.ofDays((int) d(row, "r_start"), (int) d(row, "r_end"), Integer.parseInt(part[2]), Integer.parseInt(part[3])), genes,
-            PartnerScore.distance(Crop.Vector.valueOf(row.get("vector")), Double.parseDouble(part[4])), Double.parseDouble(part[4]), viability, Double.parseDouble(part[6])).value());
-      }
-      double total = PartnerScore.together(d(row, "self_score"), scores);
-      near(total, row, "out:total");
-      assertThat(total >= PartnerScore.GOOD ? "GOOD" : total >= PartnerScore.THIN ? "THIN" : "POOR").isEqualTo(row.get("out:verdict"));
-    });
-  }
+    @Test
+    void scoresOfPartnersTogether() {
+        Vectors.joined("partner_score").forEach(row -> {
+            List<Double> scores = new ArrayList<>();
+            for (String partner : row.get("partners").split(";")) {
+                String[] part = partner.split("@");
+                double genes = part[0].equals("?") || row.get("r_geno").equals("?")
+                        ? 0.8
+                        : PartnerScore.classed(SAlleles.of(row.get("r_geno")).accepts(SAlleles.of(part[0])));
+                double viability = part[1].equals("3") ? 0 : Double.parseDouble(part[5]);
+                scores.add(new PartnerScore(
+                                CommonBloom.ofDays(
+                                        (int) d(row, "r_start"),
+                                        (int) d(row, "r_end"),
+                                        Integer.parseInt(part[2]),
+                                        Integer.parseInt(part[3])),
+                                genes,
+                                PartnerScore.distance(
+                                        Crop.Vector.valueOf(row.get("vector")), Double.parseDouble(part[4])),
+                                Double.parseDouble(part[4]),
+                                viability,
+                                Double.parseDouble(part[6]))
+                        .value());
+            }
+            double total = PartnerScore.together(d(row, "self_score"), scores);
+            near(total, row, "out:total");
+            assertThat(total >= PartnerScore.GOOD ? "GOOD" : total >= PartnerScore.THIN ? "THIN" : "POOR")
+                    .isEqualTo(row.get("out:verdict"));
+        });
+    }
 
-  private static PartnerWeb.Flowering tree(String id, String variety, double x) {
-    return new PartnerWeb.Flowering(id, id, Varieties.of(variety), new Point(x, 0));
-  }
+    private static PartnerWeb.Flowering tree(String id, String variety, double x) {
+        return new PartnerWeb.Flowering(id, id, Varieties.of(variety), new Point(x, 0));
+    }
 
-  @Test
-  void twoTreesOfOneVarietyAreNoPartners() {
-    PartnerWeb web = new PartnerWeb(List.of(tree("a", "apple-cox", 0), tree("b", "apple-cox", 5)));
-    assertThat(web.findings()).allSatisfy(f -> assertThat(f.standing()).isEqualTo(Standing.STOP));
-    assertThat(web.findings().get(0).remedies()).isNotEmpty();
-  }
+    @Test
+    void twoTreesOfOneVarietyAreNoPartners() {
+        PartnerWeb web = new PartnerWeb(List.of(tree("a", "apple-cox", 0), tree("b", "apple-cox", 5)));
+        assertThat(web.findings()).allSatisfy(f -> assertThat(f.standing()).isEqualTo(Standing.STOP));
+        assertThat(web.findings().get(0).remedies()).isNotEmpty();
+    }
 
-  @Test
-  void aTriploidNeedsTwo() {
-    PartnerWeb one = new PartnerWeb(List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5)));
-    assertThat(one.findings()).filteredOn(f -> f.rule().equals(PartnerWeb.TRIPLOID_RULE)).hasSize(1);
-    assertThat(one.findings()).as("the diploid gets nothing back").filteredOn(f -> f.subject().equals("tree:c")).allMatch(f -> f.standing() == Standing.STOP);
-    PartnerWeb three = new PartnerWeb(List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5), tree("j", "apple-james-grieve", 10)));
-    assertThat(three.findings()).allMatch(f -> f.standing() == Standing.SOUND);
-  }
+    @Test
+    void aTriploidNeedsTwo() {
+        PartnerWeb one = new PartnerWeb(List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5)));
+        assertThat(one.findings())
+                .filteredOn(f -> f.rule().equals(PartnerWeb.TRIPLOID_RULE))
+                .hasSize(1);
+        assertThat(one.findings())
+                .as("the diploid gets nothing back")
+                .filteredOn(f -> f.subject().equals("tree:c"))
+                .allMatch(f -> f.standing() == Standing.STOP);
+        PartnerWeb three = new PartnerWeb(
+                List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5), tree("j", "apple-james-grieve", 10)));
+        assertThat(three.findings()).allMatch(f -> f.standing() == Standing.SOUND);
+    }
 
-  @Test
-  void everyRemedyOfAPearIsAPear() {
-    assertThat(PartnerWeb.wouldServe(tree("p", "pear-comice", 0))).isNotEmpty().allMatch(link -> link.partner().variety().crop().key().equals("pear"));
-    // old field tests: Seckel and Louise Bonne share their alleles and fail each other; so would Seckel with itself
-    assertThat(PartnerScore.genes(Varieties.of("pear-seckel"), Varieties.of("pear-seckel"))).isZero();
-  }
+    @Test
+    void everyRemedyOfAPearIsAPear() {
+        assertThat(PartnerWeb.wouldServe(tree("p", "pear-comice", 0)))
+                .isNotEmpty()
+                .allMatch(link -> link.partner().variety().crop().key().equals("pear"));
+        // old field tests: Seckel and Louise Bonne share their alleles and fail each other; so would Seckel with itself
+        assertThat(PartnerScore.genes(Varieties.of("pear-seckel"), Varieties.of("pear-seckel")))
+                .isZero();
+    }
 }

@@ -18,185 +18,227 @@ import org.junit.jupiter.api.Test;
 /** Against the independent check files of the handbook and the published facts of each model (winter.md 1, 2, 5). */
 class WinterModelsTest {
 
-  @Test
-  void dayLengthIsSpencers1971() {
-    Vectors.of("winter/daylength.csv").forEach(row -> {
-      DayLength day = DayLength.of(d(row, "lat"), Integer.parseInt(row.get("doy")));
-      near(day.hours(), row, "spencer_h");
-      near(day.sunrise(), row, "sunrise_h");
-      near(day.sunset(), row, "sunset_h");
-    });
-  }
-
-  @Test
-  void hourlyCurveIsLinvillsContinuousForm() {
-    Map<String, List<DailyExtremes>> cases = new LinkedHashMap<>();
-    Map<String, Double> latitude = new LinkedHashMap<>();
-    Vectors.of("winter/curve_in.csv").forEach(row -> {
-      cases.computeIfAbsent(row.get("case"), key -> new ArrayList<>()).add(DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax")));
-      latitude.put(row.get("case"), d(row, "lat"));
-    });
-    Map<String, double[]> curves = new LinkedHashMap<>();
-    cases.forEach((key, days) -> curves.put(key, HourlyCurve.of(days, latitude.get(key))));
-    Vectors.of("winter/curve_expected.csv").forEach(row -> {
-      List<DailyExtremes> days = cases.get(row.get("case"));
-      int day = (int) (LocalDate.parse(row.get("date")).toEpochDay() - days.get(0).date().toEpochDay());
-      double got = curves.get(row.get("case"))[24 * day + Integer.parseInt(row.get("hour"))];
-      assertThat(got).isCloseTo(d(row, "linvill_continuous"), org.assertj.core.data.Offset.offset(1e-5 * Math.max(1, Math.abs(got))));
-    });
-  }
-
-  @Test
-  void oneHourOfEachStepModel() {
-    Vectors.of("winter/units_expected.csv").forEach(row -> {
-      assertThat(ChillModel.HOURS.begin().accept(d(row, "temp"))).isEqualTo(d(row, "ch0_72"));
-      assertThat(ChillModel.UTAH.begin().accept(d(row, "temp"))).as("Utah at %s", row.get("temp")).isEqualTo(d(row, "utah"));
-    });
-  }
-
-  @Test
-  void dynamicModelAtConstantTemperature() {
-    Vectors.of("winter/dynamic_constant.csv").forEach(row -> {
-      ChillState state = ChillModel.PORTIONS.begin();
-      for (int h = 0; h < Integer.parseInt(row.get("hours")); h++) {
-        state.accept(d(row, "temp"));
-      }
-      near(state.total(), row, "portions");
-    });
-  }
-
-  @Test
-  void dynamicModelHourByHour() {
-    ChillState state = ChillModel.PORTIONS.begin();
-    Vectors.of("winter/dynamic_trace.csv").forEach(row -> near(state.accept(d(row, "temp")), row, "portions"));
-  }
-
-  @Test
-  void cyclesShowNegationAndEnhancement() {
-    // Couvillon & Erez 1985 (negation), Erez & Couvillon 1987 (enhancement), Erez, Couvillon & Hendershott 1979 (cycle length).
-    Vectors.of("winter/cycles.csv").forEach(row -> {
-      ChillState[] states = Arrays.stream(ChillModel.values()).map(ChillModel::begin).toArray(ChillState[]::new);
-      for (int i = 0; i < Integer.parseInt(row.get("repeat")); i++) {
-        for (String block : row.get("blocks_TxH").split("\\+")) {
-          String[] part = block.split("x");
-          for (int h = 0; h < Integer.parseInt(part[1]); h++) {
-            for (ChillState state : states) {
-              state.accept(Double.parseDouble(part[0]));
-            }
-          }
-        }
-      }
-      near(states[ChillModel.PORTIONS.ordinal()].total(), row, "portions");
-      near(states[ChillModel.UTAH.ordinal()].total(), row, "utah");
-      near(states[ChillModel.HOURS.ordinal()].total(), row, "ch0_72");
-    });
-  }
-
-  @Test
-  void gapsAreFilledOrTheWinterRefused() {
-    Map<String, List<Map<String, String>>> cases = new LinkedHashMap<>();
-    Vectors.of("winter/gaps_in.csv").forEach(row -> cases.computeIfAbsent(row.get("case"), key -> new ArrayList<>()).add(row));
-    Vectors.of("winter/gaps_expected.csv").forEach(expected -> {
-      List<Map<String, String>> rows = cases.get(expected.get("case"));
-      StationRecord record = new StationRecord(rows.stream().filter(row -> !row.get("tmin").isEmpty() && !row.get("tmax").isEmpty())
-          .map(row -> DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax"))).toList());
-      StationRecord.Window window = record.window(LocalDate.parse(rows.get(0).get("date")), LocalDate.parse(rows.get(rows.size() - 1).get("date")));
-      assertThat(window.status().name().toLowerCase().replace('_', '-')).isEqualTo(expected.get("status").replace("refused:", ""));
-      if (!expected.get("date").isEmpty()) {
-        DailyExtremes filled = window.days().stream().filter(day -> day.date().toString().equals(expected.get("date"))).findFirst().orElseThrow();
-        assertThat(filled.filled()).isTrue();
-        near(filled.minimum(), expected, "tmin");
-        near(filled.maximum(), expected, "tmax");
-      }
-    });
-  }
-
-  private static StationRecord series(String name) {
-    return new StationRecord(Vectors.of("winter/series_" + name + ".csv").stream()
-        .map(row -> DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax"))).toList());
-  }
-
-  private static double latitude(String name) {
-    return name.equals("north") ? 36.8 : -34;
-  }
-
-  @Test
-  void wholeWintersInBothHemispheres() {
-    Map<String, WinterLedger> ledgers = Map.of("north", WinterLedger.of(series("north"), 36.8), "south", WinterLedger.of(series("south"), -34));
-    Vectors.of("winter/winters_expected.csv").forEach(row -> {
-      Winter winter = ledgers.get(row.get("series")).usable().stream().filter(w -> w.year() == Integer.parseInt(row.get("label"))).findFirst().orElseThrow();
-      near(winter.totals().get(ChillModel.PORTIONS), row, "portions");
-      near(winter.totals().get(ChillModel.UTAH), row, "utah");
-      near(winter.totals().get(ChillModel.HOURS), row, "ch0_72");
-      assertThat(winter.daily().get(ChillModel.PORTIONS)).hasSize(Integer.parseInt(row.get("hours")) / 24);
-    });
-  }
-
-  private static double[] totals(String series, String model, double warmer) {
-    ChillModel chosen = switch (model) {
-      case "portions" -> ChillModel.PORTIONS;
-      case "utah" -> ChillModel.UTAH;
-      default -> ChillModel.HOURS;
-    };
-    double[] all = WinterLedger.of(series(series).warmedBy(warmer), latitude(series)).totals(chosen);
-    return Arrays.copyOf(all, series.equals("north") ? 20 : 5);
-  }
-
-  @Test
-  void safeChillReliabilityAndWarming() {
-    Vectors.of("winter/safe_chill_expected.csv").stream().filter(row -> List.of("portions", "utah", "ch0_72").contains(row.get("model"))).forEach(row -> {
-      double[] totals = totals(row.get("series"), row.get("model"), 0);
-      near(Quantile.of(totals, 0.1), row, "q10_type7");
-      SafeChill safe = SafeChill.of(ChillModel.PORTIONS, totals);
-      near(safe.median(), row, "median");
-      near(safe.least(), row, "min");
-      if (totals.length >= 10) {
-        near(safe.value(), row, "q10_type7");
-      } else {
-        assertThat(safe.value()).as("fewer than ten winters").isNaN();
-      }
-    });
-    Vectors.of("winter/reliability_expected.csv").stream().filter(row -> !row.get("model").equals("ch72")).forEach(row -> {
-      ChillMatch match = ChillMatch.of(d(row, "requirement"), totals(row.get("series"), row.get("model"), 0));
-      assertThat(match.met()).isEqualTo(Integer.parseInt(row.get("met")));
-      near(match.low(), row, "wilson90_lo");
-      near(match.high(), row, "wilson90_hi");
-    });
-    Vectors.of("winter/warming_expected.csv").forEach(row -> {
-      near(Quantile.of(totals(row.get("series"), "portions", d(row, "offset")), 0.1), row, "portions_q10");
-      near(Quantile.of(totals(row.get("series"), "ch0_72", d(row, "offset")), 0.5), row, "ch0_72_median");
-    });
-  }
-
-  @Test
-  void quantilesAndRanks() {
-    Vectors.of("winter/quantiles_expected.csv").forEach(row -> {
-      double[] values = Arrays.stream(row.get("values").split(";")).mapToDouble(Double::parseDouble).toArray();
-      near(Quantile.of(values, d(row, "p")), row, "type7");
-      // An outside library of statistics, same estimator.
-      assertThat(Quantile.of(values, d(row, "p"))).isCloseTo(new Percentile().withEstimationType(Percentile.EstimationType.R_7).evaluate(values, 100 * d(row, "p")), org.assertj.core.data.Offset.offset(1e-9));
-    });
-    Vectors.of("winter/orderstat_expected.csv").forEach(row ->
-        assertThat(SafeChill.rankBelow(Integer.parseInt(row.get("n")), 0.9)).isEqualTo(Integer.parseInt(row.get("rank90"))));
-  }
-
-  @Test
-  void splittingARecordAtAnyHourGivesTheSameTotal() {
-    Random random = new Random(4711);
-    double[] hours = random.doubles(2000, -8, 22).toArray();
-    for (ChillModel model : ChillModel.values()) {
-      ChillState whole = model.begin();
-      ChillState carried = model.begin();
-      double before = 0;
-      for (int h = 0; h < hours.length; h++) {
-        whole.accept(hours[h]);
-        carried.accept(hours[h]);
-        if (model == ChillModel.PORTIONS) {
-          assertThat(whole.total()).as("a fixed portion is never lost, hour %s, seed 4711", h).isGreaterThanOrEqualTo(before);
-          before = whole.total();
-        }
-      }
-      assertThat(carried.total()).isEqualTo(whole.total());
+    @Test
+    void dayLengthIsSpencers1971() {
+        Vectors.of("winter/daylength.csv").forEach(row -> {
+            DayLength day = DayLength.of(d(row, "lat"), Integer.parseInt(row.get("doy")));
+            near(day.hours(), row, "spencer_h");
+            near(day.sunrise(), row, "sunrise_h");
+            near(day.sunset(), row, "sunset_h");
+        });
     }
-  }
+
+    @Test
+    void hourlyCurveIsLinvillsContinuousForm() {
+        Map<String, List<DailyExtremes>> cases = new LinkedHashMap<>();
+        Map<String, Double> latitude = new LinkedHashMap<>();
+        Vectors.of("winter/curve_in.csv").forEach(row -> {
+            cases.computeIfAbsent(row.get("case"), key -> new ArrayList<>())
+                    .add(DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax")));
+            latitude.put(row.get("case"), d(row, "lat"));
+        });
+        Map<String, double[]> curves = new LinkedHashMap<>();
+        cases.forEach((key, days) -> curves.put(key, HourlyCurve.of(days, latitude.get(key))));
+        Vectors.of("winter/curve_expected.csv").forEach(row -> {
+            List<DailyExtremes> days = cases.get(row.get("case"));
+            int day = (int) (LocalDate.parse(row.get("date")).toEpochDay()
+                    - days.get(0).date().toEpochDay());
+            double got = curves.get(row.get("case"))[24 * day + Integer.parseInt(row.get("hour"))];
+            assertThat(got)
+                    .isCloseTo(
+                            d(row, "linvill_continuous"),
+                            org.assertj.core.data.Offset.offset(1e-5 * Math.max(1, Math.abs(got))));
+        });
+    }
+
+    @Test
+    void oneHourOfEachStepModel() {
+        Vectors.of("winter/units_expected.csv").forEach(row -> {
+            assertThat(ChillModel.HOURS.begin().accept(d(row, "temp"))).isEqualTo(d(row, "ch0_72"));
+            assertThat(ChillModel.UTAH.begin().accept(d(row, "temp")))
+                    .as("Utah at %s", row.get("temp"))
+                    .isEqualTo(d(row, "utah"));
+        });
+    }
+
+    @Test
+    void dynamicModelAtConstantTemperature() {
+        Vectors.of("winter/dynamic_constant.csv").forEach(row -> {
+            ChillState state = ChillModel.PORTIONS.begin();
+            for (int h = 0; h < Integer.parseInt(row.get("hours")); h++) {
+                state.accept(d(row, "temp"));
+            }
+            near(state.total(), row, "portions");
+        });
+    }
+
+    @Test
+    void dynamicModelHourByHour() {
+        ChillState state = ChillModel.PORTIONS.begin();
+        Vectors.of("winter/dynamic_trace.csv").forEach(row -> near(state.accept(d(row, "temp")), row, "portions"));
+    }
+
+    @Test
+    void cyclesShowNegationAndEnhancement() {
+        // Couvillon & Erez 1985 (negation), Erez & Couvillon 1987 (enhancement), Erez, Couvillon & Hendershott 1979
+        // (cycle length).
+        Vectors.of("winter/cycles.csv").forEach(row -> {
+            ChillState[] states =
+                    Arrays.stream(ChillModel.values()).map(ChillModel::begin).toArray(ChillState[]::new);
+            for (int i = 0; i < Integer.parseInt(row.get("repeat")); i++) {
+                for (String block : row.get("blocks_TxH").split("\\+")) {
+                    String[] part = block.split("x");
+                    for (int h = 0; h < Integer.parseInt(part[1]); h++) {
+                        for (ChillState state : states) {
+                            state.accept(Double.parseDouble(part[0]));
+                        }
+                    }
+                }
+            }
+            near(states[ChillModel.PORTIONS.ordinal()].total(), row, "portions");
+            near(states[ChillModel.UTAH.ordinal()].total(), row, "utah");
+            near(states[ChillModel.HOURS.ordinal()].total(), row, "ch0_72");
+        });
+    }
+
+    @Test
+    void gapsAreFilledOrTheWinterRefused() {
+        Map<String, List<Map<String, String>>> cases = new LinkedHashMap<>();
+        Vectors.of("winter/gaps_in.csv")
+                .forEach(row -> cases.computeIfAbsent(row.get("case"), key -> new ArrayList<>())
+                        .add(row));
+        Vectors.of("winter/gaps_expected.csv").forEach(expected -> {
+            List<Map<String, String>> rows = cases.get(expected.get("case"));
+            StationRecord record = new StationRecord(rows.stream()
+                    .filter(row ->
+                            !row.get("tmin").isEmpty() && !row.get("tmax").isEmpty())
+                    .map(row ->
+                            DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax")))
+                    .toList());
+            StationRecord.Window window = record.window(
+                    LocalDate.parse(rows.get(0).get("date")),
+                    LocalDate.parse(rows.get(rows.size() - 1).get("date")));
+            assertThat(window.status().name().toLowerCase().replace('_', '-'))
+                    .isEqualTo(expected.get("status").replace("refused:", ""));
+            if (!expected.get("date").isEmpty()) {
+                DailyExtremes filled = window.days().stream()
+                        .filter(day -> day.date().toString().equals(expected.get("date")))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(filled.filled()).isTrue();
+                near(filled.minimum(), expected, "tmin");
+                near(filled.maximum(), expected, "tmax");
+            }
+        });
+    }
+
+    private static StationRecord series(String name) {
+        return new StationRecord(Vectors.of("winter/series_" + name + ".csv").stream()
+                .map(row -> DailyExtremes.measured(LocalDate.parse(row.get("date")), d(row, "tmin"), d(row, "tmax")))
+                .toList());
+    }
+
+    private static double latitude(String name) {
+        return name.equals("north") ? 36.8 : -34;
+    }
+
+    @Test
+    void wholeWintersInBothHemispheres() {
+        Map<String, WinterLedger> ledgers =
+                Map.of("north", WinterLedger.of(series("north"), 36.8), "south", WinterLedger.of(series("south"), -34));
+        Vectors.of("winter/winters_expected.csv").forEach(row -> {
+            Winter winter = ledgers.get(row.get("series")).usable().stream()
+                    .filter(w -> w.year() == Integer.parseInt(row.get("label")))
+                    .findFirst()
+                    .orElseThrow();
+            near(winter.totals().get(ChillModel.PORTIONS), row, "portions");
+            near(winter.totals().get(ChillModel.UTAH), row, "utah");
+            near(winter.totals().get(ChillModel.HOURS), row, "ch0_72");
+            assertThat(winter.daily().get(ChillModel.PORTIONS)).hasSize(Integer.parseInt(row.get("hours")) / 24);
+        });
+    }
+
+    private static double[] totals(String series, String model, double warmer) {
+        ChillModel chosen = switch (model) {
+            case "portions" -> ChillModel.PORTIONS;
+            case "utah" -> ChillModel.UTAH;
+            default -> ChillModel.HOURS;
+        };
+        double[] all = WinterLedger.of(series(series).warmedBy(warmer), latitude(series))
+                .totals(chosen);
+        return Arrays.copyOf(all, series.equals("north") ? 20 : 5);
+    }
+
+    @Test
+    void safeChillReliabilityAndWarming() {
+        Vectors.of("winter/safe_chill_expected.csv").stream()
+                .filter(row -> List.of("portions", "utah", "ch0_72").contains(row.get("model")))
+                .forEach(row -> {
+                    double[] totals = totals(row.get("series"), row.get("model"), 0);
+                    near(Quantile.of(totals, 0.1), row, "q10_type7");
+                    SafeChill safe = SafeChill.of(ChillModel.PORTIONS, totals);
+                    near(safe.median(), row, "median");
+                    near(safe.least(), row, "min");
+                    if (totals.length >= 10) {
+                        near(safe.value(), row, "q10_type7");
+                    } else {
+                        assertThat(safe.value()).as("fewer than ten winters").isNaN();
+                    }
+                });
+        Vectors.of("winter/reliability_expected.csv").stream()
+                .filter(row -> !row.get("model").equals("ch72"))
+                .forEach(row -> {
+                    ChillMatch match =
+                            ChillMatch.of(d(row, "requirement"), totals(row.get("series"), row.get("model"), 0));
+                    assertThat(match.met()).isEqualTo(Integer.parseInt(row.get("met")));
+                    near(match.low(), row, "wilson90_lo");
+                    near(match.high(), row, "wilson90_hi");
+                });
+        Vectors.of("winter/warming_expected.csv").forEach(row -> {
+            near(Quantile.of(totals(row.get("series"), "portions", d(row, "offset")), 0.1), row, "portions_q10");
+            near(Quantile.of(totals(row.get("series"), "ch0_72", d(row, "offset")), 0.5), row, "ch0_72_median");
+        });
+    }
+
+    @Test
+    void quantilesAndRanks() {
+        Vectors.of("winter/quantiles_expected.csv").forEach(row -> {
+            double[] values = Arrays.stream(row.get("values").split(";"))
+                    .mapToDouble(Double::parseDouble)
+                    .toArray();
+            near(Quantile.of(values, d(row, "p")), row, "type7");
+            // An outside library of statistics, same estimator.
+            assertThat(Quantile.of(values, d(row, "p")))
+                    .isCloseTo(
+                            new Percentile()
+                                    .withEstimationType(Percentile.EstimationType.R_7)
+                                    .evaluate(values, 100 * d(row, "p")),
+                            org.assertj.core.data.Offset.offset(1e-9));
+        });
+        Vectors.of("winter/orderstat_expected.csv")
+                .forEach(row -> assertThat(SafeChill.rankBelow(Integer.parseInt(row.get("n")), 0.9))
+                        .isEqualTo(Integer.parseInt(row.get("rank90"))));
+    }
+
+    @Test
+    void splittingARecordAtAnyHourGivesTheSameTotal() {
+        Random random = new Random(4711);
+        double[] hours = random.doubles(2000, -8, 22).toArray();
+        for (ChillModel model : ChillModel.values()) {
+            ChillState whole = model.begin();
+            ChillState carried = model.begin();
+            double before = 0;
+            for (int h = 0; h < hours.length; h++) {
+                whole.accept(hours[h]);
+                carried.accept(hours[h]);
+                if (model == ChillModel.PORTIONS) {
+                    assertThat(whole.total())
+                            .as("a fixed portion is never lost, hour %s, seed 4711", h)
+                            .isGreaterThanOrEqualTo(before);
+                    before = whole.total();
+                }
+            }
+            assertThat(carried.total()).isEqualTo(whole.total());
+        }
+    }
 }
