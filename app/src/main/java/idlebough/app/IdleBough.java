@@ -1,6 +1,6 @@
 package idlebough.app;
 
-import idlebough.app.account.AccountService;
+import idlebough.app.account.NewPassword;
 import idlebough.app.database.DatabaseTrouble;
 import idlebough.app.database.PrivateMariaDb;
 import java.io.IOException;
@@ -12,7 +12,6 @@ import java.util.HashMap;
 import java.util.Map;
 import org.springframework.boot.Banner;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -110,15 +109,8 @@ public class IdleBough {
 
     private static void password(Path home, String name) throws IOException, InterruptedException {
         withDatabase(home, database -> {
-            SpringApplication application = application(database, Map.of("logging.level.root", "warn"));
-            application.setWebApplicationType(WebApplicationType.NONE);
-            try (ConfigurableApplicationContext context = application.run()) {
-                String set = context.getBean(AccountService.class).newPassword(name);
-                words().println(
-                                set == null
-                                        ? "Nobody signs in as " + name + "."
-                                        : "New password of " + name + ": " + set);
-            }
+            String set = NewPassword.set(database, name);
+            words().println(set == null ? "Nobody signs in as " + name + "." : "New password of " + name + ": " + set);
         });
     }
 

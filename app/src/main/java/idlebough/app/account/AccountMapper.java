@@ -19,6 +19,4 @@ public interface AccountMapper {
             @Param("name") String name,
             @Param("units") UnitSystem units,
             @Param("locale") String locale);
-
-    int password(@Param("signIn") String signIn, @Param("hash") String hash);
 }

@@ -10,7 +10,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Makes accounts and sets passwords. */
+/** Makes accounts and finds them. */
 @Service
 public class AccountService {
     private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
@@ -45,15 +45,6 @@ public class AccountService {
 
     public Account find(String signIn) {
         return accounts.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
-    }
-
-    /** Sets a random password; null when nobody signs in by that name. */
-    @Transactional
-    public String newPassword(String signIn) {
-        String password = random();
-        return accounts.password(signIn.strip().toLowerCase(Locale.ROOT), encoder.encode(password)) == 1
-                ? password
-                : null;
     }
 
     /** Sixteen letters and figures that are not mistaken for each other. */

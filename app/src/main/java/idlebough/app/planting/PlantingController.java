@@ -117,7 +117,7 @@ public class PlantingController {
                     "mound",
                     Phrase.of("Mound, settled"),
                     Amount.cm(mound.height()),
-                    Phrase.of("{} placed", Amount.of(mound.placed(), Quantity.EARTH)),
+                    Phrase.of("{} placed", Amount.of(1000 * mound.placed(), Quantity.EARTH)),
                     mound::working));
         }
         figures.add(Figure.of("depth", "Dig depth", Amount.cm(s.depth()), "no deeper", s::depthWorking));

@@ -35,7 +35,7 @@ public record Display(UnitSystem system, Locale locale) {
         Unit unit = quantity.unit(system);
         double value = unit.fromBase(base);
         int decimals = quantity.decimals(system);
-        if (decimals == 0 && Math.abs(value) < 0.95 && quantity == Quantity.SHORT_LENGTH) {
+        if (decimals == 0 && Math.abs(value) < 0.95 && Math.abs(value) >= 0.05 && quantity == Quantity.SHORT_LENGTH) {
             decimals = 1;
         }
         return plain(value, decimals);

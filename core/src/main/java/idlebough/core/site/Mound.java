@@ -56,18 +56,18 @@ public record Mound(double top, double height, double run, double settles) {
     }
 
     public Working working() {
-        return Working.of("How {} comes about", Amount.of(placed(), Quantity.EARTH))
+        return Working.of("How {} comes about", Amount.of(1000 * placed(), Quantity.EARTH))
                 .step(
                         "A mound {} high after settling, flat top {} across, sides {} to 1",
                         Amount.cm(height),
                         Amount.metres(top),
                         Amount.decimal(run))
                 .step("foot {} across", Amount.metres(base()))
-                .step("{} when it has settled", Amount.of(settled(), Quantity.EARTH))
+                .step("{} when it has settled", Amount.of(1000 * settled(), Quantity.EARTH))
                 .step(
                         "÷ (1 − {}) = {} to be placed, built {} high",
                         Amount.of(settles, Quantity.SCORE),
-                        Amount.of(placed(), Quantity.EARTH),
+                        Amount.of(1000 * placed(), Quantity.EARTH),
                         Amount.cm(builtHeight()))
                 .sensitive("Most sensitive to the height: the volume grows with more than its square.")
                 .from(Source.practice("mound of soil like the native soil; frustum of a cone"));

@@ -1,0 +1,489 @@
+package idlebough.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import idlebough.app.account.AccountService;
+import idlebough.app.plan.OrchardMapper;
+import idlebough.app.plan.PlanReader;
+import idlebough.app.plan.Reckoning;
+import idlebough.app.plan.Scope;
+import idlebough.app.plan.TreeView;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every form: a sentence beside the field that is wrong, what was typed kept, nothing stored; and what is right, stored. */
+@ExtendWith(Running.class)
+class FormsTest {
+    private static int growers;
+    private Visitor grower;
+    private Scope scope;
+    private String base;
+
+    @BeforeEach
+    void anOrchardOfOnesOwn() {
+        String name = "grower" + growers++;
+        grower = Visitor.signedUp(name);
+        HttpResponse<String> made =
+                grower.post("/orchards", Map.of("name", "My ground", "latitude", "42,3", "timeZone", "UTC"));
+        assertThat(made.statusCode()).isEqualTo(302);
+        base = made.headers().firstValue("location").orElseThrow().replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        scope = new Scope(
+                base.substring("/orchards/".length()),
+                Running.bean(AccountService.class).find(name).id());
+    }
+
+    private Reckoning plan() {
+        return Running.bean(PlanReader.class).reckon(scope);
+    }
+
+    private static Map<String, String> ground(String... changed) {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "name",
+                "My ground",
+                "timeZone",
+                "UTC",
+                "latitude",
+                "42.3",
+                "corners",
+                "",
+                "east",
+                "30",
+                "north",
+                "20",
+                "version",
+                "0"));
+        for (int i = 0; i < changed.length; i += 2) {
+            fields.put(changed[i], changed[i + 1]);
+        }
+        return fields;
+    }
+
+    /** A described ground, two varieties that serve each other, on stocks, laid out. */
+    private void planted() {
+        assertThat(grower.post(base + "/site/edit", ground()).statusCode()).isEqualTo(302);
+        for (String variety : List.of("apple-cox", "apple-james-grieve")) {
+            assertThat(grower.post(base + "/varieties/" + variety, Map.of("wanted", "2"))
+                            .statusCode())
+                    .isEqualTo(302);
+        }
+        plan().plan()
+                .choices()
+                .forEach(choice -> assertThat(
+                                grower.post(base + "/rootstocks", Map.of("choice", choice.id(), "stock", "m26"))
+                                        .statusCode())
+                        .isEqualTo(302));
+        assertThat(grower.post(
+                                base + "/layout/fill",
+                                Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", "", "version", "0"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(plan().trees()).hasSize(4);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "latitude|95|must lie between",
+                "latitude|north|is not a figure",
+                "longitude|200|must lie between",
+                "slope|-3|must lie between",
+                "aspect|400|must lie between",
+                "stormWind|WSW|is not a figure",
+                "timeZone|Atlantis/Sunken|IANA list",
+                "east|0|must lie between",
+                "elevation|12 kg|does not measure this",
+                "name|''|fill this in"
+            })
+    void aGroundThatCannotBe(String field, String typed, String sentence) {
+        HttpResponse<String> answer = grower.post(base + "/site/edit", ground(field, typed));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body()).contains(sentence).contains("role=\"alert\"");
+        assertThat(answer.body()).as("what was typed is kept").contains("value=\"" + typed.strip());
+        assertThat(plan().plot()).as("nothing stored").isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0; 0#10; 10#10; 0#0; 12|crosses itself",
+                "0; 0#5; 5|three corners",
+                "0; 0#0.2; 0#0.2; 0.2|less than one square metre",
+                "0; 0#ten; 5#1; 1|Line 2",
+                "0; 0#50000; 0#0; 9|20 km"
+            })
+    void cornersThatMakeNoPlot(String corners, String sentence) {
+        HttpResponse<String> answer = grower.post(
+                base + "/site/edit", ground("east", "", "north", "", "corners", corners.replace('#', '\n')));
+        assertThat(answer.body()).contains(sentence);
+        assertThat(plan().plot()).isNull();
+    }
+
+    @Test
+    void cornersOneALineOrARectangle() {
+        grower.post(
+                base + "/site/edit", ground("east", "", "north", "", "corners", "0; 0\n20 m; 0\n20; 1000 cm\n\n0; 10"));
+        assertThat(plan().plot().area()).isEqualTo(200);
+        grower.post(base + "/site/edit", ground("version", "1"));
+        assertThat(plan().plot().area()).isEqualTo(600);
+    }
+
+    @Test
+    void theSecondToSaveTheGroundSeesWhatStandsThereNow() {
+        grower.post(base + "/site/edit", ground("slope", "4"));
+        HttpResponse<String> second = grower.post(base + "/site/edit", ground("slope", "7"));
+        assertThat(second.statusCode()).isEqualTo(200);
+        assertThat(second.body())
+                .contains("Someone else saved this meanwhile")
+                .contains("Now stored: 4.")
+                .contains("value=\"7\"")
+                .contains("name=\"version\" value=\"1\"");
+        assertThat(plan().plan().site().slope()).isEqualTo(4);
+        grower.post(base + "/site/edit", ground("slope", "7", "version", "1"));
+        assertThat(plan().plan().site().slope()).as("saved again, knowingly").isEqualTo(7);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "ph|14|must lie between",
+                "topsoil||fill this in",
+                "readings|0; 5#60|is not a reading",
+                "holeDepth||needed with the readings",
+                "texture|MUD|choose one"
+            })
+    void aPitThatCannotBe(String field, String typed, String sentence) {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "label",
+                "1",
+                "x",
+                "3",
+                "y",
+                "4",
+                "texture",
+                "CLAY",
+                "topsoil",
+                "30",
+                "ph",
+                "6.5",
+                "holeDiameter",
+                "30",
+                "holeDepth",
+                "40",
+                "readings",
+                "0; 5\n60; 9",
+                "secondFilling",
+                "true"));
+        fields.put(field, typed == null ? "" : typed.replace('#', '\n'));
+        HttpResponse<String> answer = grower.post(base + "/site/pits/new", fields);
+        assertThat(answer.body()).contains(sentence);
+        assertThat(plan().pits()).isEmpty();
+        fields.putAll(
+                Map.of("ph", "6.5", "topsoil", "30", "readings", "0; 5\n60; 9", "holeDepth", "40", "texture", "CLAY"));
+        assertThat(grower.post(base + "/site/pits/new", fields).statusCode()).isEqualTo(302);
+        assertThat(plan().pits())
+                .singleElement()
+                .satisfies(pit -> assertThat(pit.rate()).isNotNull());
+        assertThat(grower.post(base + "/site/pits/" + plan().pits().get(0).id() + "/remove", Map.of())
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(plan().pits()).isEmpty();
+    }
+
+    @Test
+    void howManyTreesIsAFigure() {
+        HttpResponse<String> answer = grower.post(base + "/varieties/apple-cox", Map.of("wanted", "many"));
+        assertThat(answer.body()).contains("is not a figure").contains("value=\"many\"");
+        assertThat(plan().plan().choices()).isEmpty();
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "3"));
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "5"));
+        assertThat(plan().plan().choices())
+                .singleElement()
+                .satisfies(choice -> assertThat(choice.wanted()).isEqualTo(5));
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "0"));
+        assertThat(plan().plan().choices()).isEmpty();
+    }
+
+    @Test
+    void anOwnChillNeedIsLaidOverTheShippedOneAndTakenBack() {
+        assertThat(grower.post(base + "/varieties/apple-cox/own", Map.of("need", "a lot"))
+                        .body())
+                .contains("is not a figure")
+                .contains("value=\"a lot\"");
+        grower.post(base + "/varieties/apple-cox/own", Map.of("need", "777"));
+        assertThat(plan().variety("apple-cox").chillNeed()).isEqualTo(777);
+        grower.post(base + "/varieties/apple-cox/own", Map.of("need", ""));
+        assertThat(plan().variety("apple-cox").overridden()).isFalse();
+    }
+
+    @Test
+    void aStockOfAnotherCropIsRefused() {
+        planted();
+        String choice = plan().plan().choices().get(0).id();
+        assertThat(grower.post(base + "/rootstocks", Map.of("choice", choice, "stock", "quince-a"))
+                        .statusCode())
+                .isEqualTo(404);
+        grower.post(base + "/rootstocks", Map.of("choice", choice, "stock", "m9"));
+        assertThat(plan().trees())
+                .as("planned trees follow their choice")
+                .filteredOn(t -> choice.equals(t.row().choiceId()))
+                .allMatch(t -> t.stock().key().equals("m9"));
+    }
+
+    @Test
+    void fillingNeedsAGroundAndVarieties() {
+        HttpResponse<String> answer = grower.post(
+                base + "/layout/fill",
+                Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", "", "version", "0"));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(plan().trees()).isEmpty();
+        grower.post(base + "/site/edit", ground());
+        assertThat(grower.post(
+                                base + "/layout/fill",
+                                Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", "", "version", "0"))
+                        .body())
+                .contains("No variety is chosen yet");
+        assertThat(grower.post(
+                                base + "/layout/fill",
+                                Map.of(
+                                        "pattern", "SQUARE", "margin", "wide", "alley", "2", "bearing", "", "version",
+                                        "0"))
+                        .body())
+                .contains("is not a figure")
+                .contains("value=\"wide\"");
+    }
+
+    @Test
+    void theDragAnswersWithTheFindingsOfThatPlaceAndStoresNothing() {
+        planted();
+        TreeView tree = plan().trees().get(0);
+        HttpResponse<String> off = grower.get(base + "/layout/try?tree=" + tree.id() + "&x=-9&y=-9");
+        assertThat(off.statusCode()).isEqualTo(200);
+        assertThat(off.body()).contains("stands off the plot").doesNotContain("<html");
+        assertThat(plan().trees().get(0).peg().x()).isEqualTo(tree.peg().x());
+        assertThat(grower.get(base + "/layout/try?tree=" + tree.id() + "&x=NaN&y=1")
+                        .statusCode())
+                .isEqualTo(404);
+        grower.post(base + "/layout/move", Map.of("tree", tree.id(), "x", "9.25", "y", "8"));
+        assertThat(plan().tree(tree.id()).peg().x()).isEqualTo(9.25);
+        assertThat(grower.post(base + "/undo", Map.of()).statusCode()).isEqualTo(302);
+        assertThat(plan().tree(tree.id()).peg().x()).isEqualTo(tree.peg().x());
+        grower.post(base + "/layout/remove", Map.of("tree", tree.id()));
+        assertThat(plan().trees()).hasSize(3);
+    }
+
+    @Test
+    void whatIsMeasuredOnTheTreeMovesItsHeights() {
+        planted();
+        TreeView tree = plan().trees().get(0);
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "form",
+                "CONTAINER",
+                "ballDiameter",
+                "38",
+                "ballHeight",
+                "1 ft",
+                "union",
+                "14",
+                "stem",
+                "2",
+                "footing",
+                "LOW_MOUND",
+                "version",
+                "0"));
+        fields.put("ballHeight", "three");
+        assertThat(grower.post(base + "/planting/" + tree.id(), fields).body())
+                .contains("is not a figure")
+                .contains("value=\"three\"");
+        fields.put("ballHeight", "1 ft");
+        grower.post(base + "/planting/" + tree.id(), fields);
+        TreeView measured = plan().tree(tree.id());
+        assertThat(measured.row().ballHeight()).isCloseTo(0.3048, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(measured.section().unionToday()).isGreaterThan(0.14);
+        assertThat(grower.post(base + "/planting/" + tree.id(), fields).body())
+                .as("an old version")
+                .contains("Someone else saved this meanwhile");
+        assertThat(grower.get(base + "/planting?tree=" + tree.id()).body())
+                .contains("What moved")
+                .contains("Mound, settled");
+    }
+
+    @Test
+    void aWayForOneTreeAndForTheOrchard() {
+        planted();
+        String tree = plan().trees().get(0).id();
+        double before = plan().tree(tree).section().width();
+        grower.post(base + "/ways", Map.of("way", "planting.width", "choice", "wide"));
+        assertThat(plan().tree(tree).section().width())
+                .isCloseTo(1.5 * before, org.assertj.core.data.Offset.offset(1e-9));
+        grower.post(base + "/ways", Map.of("way", "planting.width", "choice", "narrow", "tree", tree));
+        assertThat(plan().tree(tree).section().width())
+                .isCloseTo(0.75 * before, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(plan().trees().get(1).section().width()).isGreaterThan(before);
+        assertThat(grower.post(base + "/ways", Map.of("way", "planting.width", "choice", "huge"))
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void plantedMeasuredNotedAndDead() {
+        planted();
+        TreeView tree = plan().trees().get(0);
+        assertThat(grower.post(base + "/planting/" + tree.id() + "/planted", Map.of("day", "soon", "height", "17"))
+                        .body())
+                .contains("day of the calendar")
+                .contains("value=\"17\"");
+        assertThat(grower.post(base + "/planting/" + tree.id() + "/planted", Map.of("day", "2027-03-20", "height", ""))
+                        .body())
+                .contains("fill this in");
+        grower.post(base + "/planting/" + tree.id() + "/planted", Map.of("day", "2027-03-20", "height", "15,5"));
+        assertThat(plan().asPlanted(tree.id()).height()).isCloseTo(0.155, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(grower.post(
+                                base + "/daybook/measure",
+                                Map.of("tree", tree.id(), "measuredOn", "2027-03-01", "height", "15"))
+                        .body())
+                .contains("this day lies before");
+        grower.post(base + "/daybook/measure", Map.of("tree", tree.id(), "measuredOn", "2027-05-20", "height", "3"));
+        assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body()).contains("has sunk too low");
+        assertThat(grower.post(base + "/daybook/note", Map.of("tree", tree.id(), "notedOn", "2027-05-20", "words", " "))
+                        .body())
+                .contains("fill this in");
+        grower.post(
+                base + "/daybook/note",
+                Map.of("tree", tree.id(), "notedOn", "2027-05-20", "words", "<b>leafed</b> out"));
+        assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body())
+                .contains("&lt;b&gt;leafed")
+                .doesNotContain("<b>leafed");
+        grower.post(base + "/daybook/state", Map.of("tree", tree.id(), "state", "DEAD"));
+        assertThat(plan().trees()).hasSize(3);
+        assertThat(plan().plan().pegs()).as("a dead tree leaves its peg").hasSize(4);
+    }
+
+    @Test
+    void thePlantingDateShiftsTheCalendarAndKeepsItsIdentifiers() {
+        planted();
+        assertThat(grower.post(base + "/almanac", Map.of("plantingDate", "spring"))
+                        .body())
+                .contains("day of the calendar");
+        grower.post(base + "/almanac", Map.of("plantingDate", "2028-03-10"));
+        ICalendar first =
+                Biweekly.parse(grower.get(base + "/almanac/almanac.ics").body()).first();
+        grower.post(base + "/almanac", Map.of("plantingDate", "2028-03-17"));
+        ICalendar second =
+                Biweekly.parse(grower.get(base + "/almanac/almanac.ics").body()).first();
+        assertThat(uids(second)).isEqualTo(uids(first)).hasSizeGreaterThan(15);
+        assertThat(planting(second).getDateStart().getValue().getTime()
+                        - planting(first).getDateStart().getValue().getTime())
+                .isEqualTo(7L * 24 * 3600 * 1000);
+    }
+
+    private static Set<String> uids(ICalendar calendar) {
+        Set<String> uids = new HashSet<>();
+        calendar.getEvents()
+                .forEach(
+                        event -> assertThat(uids.add(event.getUid().getValue())).isTrue());
+        return uids;
+    }
+
+    private static VEvent planting(ICalendar calendar) {
+        return calendar.getEvents().stream()
+                .filter(event -> event.getUid().getValue().startsWith("plant@"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aFootingByTheRemedyReachesEveryTreeOfThatCropAtThatPit() {
+        planted();
+        grower.post(
+                base + "/site/pits/new",
+                Map.of(
+                        "label",
+                        "1",
+                        "x",
+                        "3",
+                        "y",
+                        "4",
+                        "texture",
+                        "CLAY",
+                        "topsoil",
+                        "20",
+                        "holeDiameter",
+                        "30",
+                        "holeDepth",
+                        "40",
+                        "readings",
+                        "0; 5\n60; 6\n120; 7",
+                        "secondFilling",
+                        "true"));
+        assertThat(grower.get(base + "/site").body())
+                .contains("Slow soil for an apple at pit 1")
+                .contains("/planting/footing");
+        String pit = plan().pits().get(0).id();
+        grower.post(base + "/planting/footing", Map.of("pit", pit, "crop", "apple", "footing", "TALL_MOUND"));
+        assertThat(plan().trees()).allMatch(tree -> tree.footing() == idlebough.core.site.Footing.TALL_MOUND);
+        assertThat(grower.get(base + "/site").body()).doesNotContain("Slow soil for");
+        assertThat(grower.get(base + "/almanac").body()).contains("Build the mounds");
+        assertThat(grower.post(base + "/planting/footing", Map.of("pit", pit, "crop", "peach", "footing", "MOUND"))
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void whatMovedIsShownUntilItIsSeenAndKeptInTheHistory() {
+        planted();
+        grower.post(base + "/ways", Map.of("way", "planting.mulch", "choice", "deep"));
+        String page = grower.get(base + "/water").body();
+        assertThat(page).contains("What moved").contains("How deep to mulch");
+        grower.post(
+                base + "/seen",
+                Map.of(
+                        "set",
+                        Running.bean(OrchardMapper.class).sets(scope, 1).get(0).id()));
+        assertThat(grower.get(base + "/water").body()).doesNotContain("What moved");
+        assertThat(grower.get(base + "/history").body())
+                .contains("How deep to mulch: 15 cm (6 in)")
+                .contains("mulch");
+    }
+
+    @Test
+    void unitsAndDecimalSignAreThePersons() {
+        planted();
+        grower.post("/account", Map.of("person", "T. Oake", "units", "US", "locale", "de-DE"));
+        String page = grower.get(base + "/planting").body();
+        assertThat(page).containsPattern("\\d,\\d\u00a0in");
+        assertThat(grower.post("/account", Map.of("person", "", "units", "CUBITS", "locale", "de-DE"))
+                        .body())
+                .contains("fill this in");
+        assertThat(grower.post("/account/units", Map.of("units", "METRIC", "back", "//elsewhere"))
+                        .headers()
+                        .firstValue("location")
+                        .orElse(""))
+                .isEqualTo("/");
+    }
+
+    @Test
+    void aSignInNameIsTakenOnce() {
+        Visitor other = new Visitor();
+        Map<String, String> fields = Map.of(
+                "name", "GROWER0", "person", "N", "password", "long enough", "units", "METRIC", "locale", "en-GB");
+        assertThat(other.post("/sign-up", fields).body())
+                .contains("signs in by this name already")
+                .contains("value=\"GROWER0\"")
+                .doesNotContain("long enough");
+    }
+}

@@ -1,0 +1,130 @@
+package idlebough.core.almanac;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.irrigation.FirstSeason;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.rootstock.Rootstock;
+import idlebough.core.rootstock.Rootstocks;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Texture;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+
+/** Lead times and follow-ups of the trade (common practice, practice sections 6 and 12–14). */
+class AlmanacTest {
+    private static final LocalDate DAY = LocalDate.of(2027, 3, 20);
+    private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
+
+    private static Almanac.Entry tree(String label, String stock, Footing footing, boolean bare) {
+        Rootstock on = Rootstocks.find(stock);
+        return new Almanac.Entry(
+                label,
+                on,
+                footing,
+                bare,
+                false,
+                FirstSeason.of(new FirstSeason.Setting(DAY, bare ? 0 : 25, 0.5, Texture.LOAM, 16, 3, false)));
+    }
+
+    private static List<Task> tasks(
+            LocalDate day, double latitude, boolean limy, boolean sour, boolean pan, Almanac.Entry... trees) {
+        return Almanac.of(new Almanac.Setting(day, latitude, limy, sour, pan, List.of(trees)));
+    }
+
+    private static Task task(List<Task> tasks, String key) {
+        return tasks.stream()
+                .filter(t -> t.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no task " + key));
+    }
+
+    @Test
+    void inTheOrderOfTheDatesWithKeysOfTheirOwn() {
+        List<Task> tasks = tasks(
+                DAY,
+                42,
+                true,
+                true,
+                true,
+                tree("A1", "m9", Footing.GRADE, true),
+                tree("A2", "mm111", Footing.MOUND, false));
+        assertThat(tasks).isSortedAccordingTo(Comparator.comparing(Task::from));
+        assertThat(tasks).extracting(Task::key).doesNotHaveDuplicates();
+        assertThat(tasks).allSatisfy(t -> assertThat(t.to()).isAfterOrEqualTo(t.from()));
+    }
+
+    @Test
+    void leadTimesCountBackFromThePlantingDay() {
+        List<Task> tasks = tasks(DAY, 42, true, true, true, tree("A1", "m9", Footing.MOUND, true));
+        assertThat(task(tasks, "sulphur").from()).isEqualTo(DAY.minusMonths(12));
+        assertThat(task(tasks, "lime").to()).isEqualTo(DAY.minusMonths(3));
+        assertThat(task(tasks, "rip").from()).isEqualTo(DAY.minusMonths(9));
+        assertThat(task(tasks, "mounds").to()).isEqualTo(DAY.minusMonths(3));
+        assertThat(task(tasks, "services").to()).isBefore(DAY);
+        assertThat(task(tasks, "soak").from()).isEqualTo(DAY);
+    }
+
+    @Test
+    void onlyWhatIsNeeded() {
+        List<Task> tasks = tasks(DAY, 42, false, false, false, tree("A1", "mm111", Footing.GRADE, false));
+        assertThat(tasks).extracting(Task::key).doesNotContain("sulphur", "lime", "rip", "mounds", "soak", "stake");
+        assertThat(tasks(DAY, 42, false, false, false)).extracting(Task::key).doesNotContain("order", "water-1");
+    }
+
+    @Test
+    void stakesComeOffWhenTheStockAllows() {
+        List<Task> tasks = tasks(
+                DAY,
+                42,
+                false,
+                false,
+                false,
+                tree("A1", "m9", Footing.GRADE, true),
+                tree("A2", "mm106", Footing.GRADE, true),
+                tree("A3", "mm111", Footing.GRADE, true));
+        assertThat(task(tasks, "stake").what().in(METRIC)).contains("A1, A2").doesNotContain("A3");
+        assertThat(task(tasks, "stake-off-3").what().in(METRIC)).contains("A2").doesNotContain("A1");
+        assertThat(task(tasks, "stake-off-1").what().in(METRIC)).contains("A3");
+    }
+
+    @Test
+    void guardsGoOnBeforeTheWinterOfEitherHemisphere() {
+        assertThat(task(tasks(DAY, 42, false, false, false), "guards").from()).isEqualTo(LocalDate.of(2027, 11, 1));
+        assertThat(task(tasks(LocalDate.of(2027, 8, 15), -36, false, false, false), "guards")
+                        .from())
+                .isEqualTo(LocalDate.of(2028, 5, 1));
+    }
+
+    @Test
+    void eightWeeksOfWaterWithTheLitresOfAllTrees() {
+        List<Task> tasks = tasks(
+                DAY,
+                42,
+                false,
+                false,
+                false,
+                tree("A1", "m9", Footing.GRADE, true),
+                tree("A2", "m9", Footing.GRADE, true));
+        assertThat(tasks)
+                .filteredOn(t -> t.key().startsWith("water-") && !t.key().equals("water-ahead"))
+                .hasSize(8);
+        assertThat(task(tasks, "water-3").what().in(METRIC)).isEqualTo("Water, week 3: once, 39\u00a0L in all");
+        assertThat(task(tasks, "water-1").what().in(METRIC)).contains("3 times");
+        assertThat(task(tasks, "water-3").why().in(METRIC)).contains("25\u00a0mm");
+    }
+
+    @Test
+    void theUnionIsLookedAtAfterThreeAndEightWeeks() {
+        List<Task> tasks = tasks(DAY, 42, false, false, false, tree("A1", "m9", Footing.GRADE, true));
+        assertThat(task(tasks, "union-3").from()).isEqualTo(DAY.plusWeeks(3));
+        assertThat(task(tasks, "union-8").from()).isEqualTo(DAY.plusWeeks(8));
+        assertThat(task(tasks, "feed").from())
+                .as("none for four to eight weeks")
+                .isAfterOrEqualTo(DAY.plusWeeks(4));
+    }
+}

@@ -1,0 +1,108 @@
+package idlebough.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.measure.Display;
+import idlebough.core.measure.Quantity;
+import idlebough.core.measure.UnitSystem;
+import java.time.LocalDate;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class JudgeTest {
+    private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
+    private static final Display US = new Display(UnitSystem.US, Locale.US);
+
+    @ParameterizedTest
+    @CsvSource({
+        // value, half, limit, half, wanted, standing: bands that do not touch decide, bands that touch are doubtful
+        "30, 2, 20, 2, AT_LEAST, SOUND",
+        "24, 2, 20, 2, AT_LEAST, DOUBTFUL",
+        "20, 2, 20, 2, AT_LEAST, DOUBTFUL",
+        "16, 2, 20, 2, AT_LEAST, DOUBTFUL",
+        "15.9, 2, 20, 2, AT_LEAST, STOP",
+        "30, 2, 20, 2, AT_MOST, STOP",
+        "15, 2, 20, 2, AT_MOST, SOUND",
+        "20, 0, 20, 0, AT_LEAST, SOUND",
+        "19.9, 0, 20, 0, AT_LEAST, STOP",
+        "20, 0, 20, 0, AT_MOST, SOUND",
+        "22, 2.2, 25, 2.5, AT_LEAST, DOUBTFUL"
+    })
+    void doubtfulMeansWithinWhatWeDoNotKnow(
+            double value, double half, double limit, double limitHalf, Standing.Wanted wanted, Standing standing) {
+        assertThat(Standing.of(value, half, limit, limitHalf, wanted)).isEqualTo(standing);
+    }
+
+    @Test
+    void certaintyGivesTheHalfWidth() {
+        assertThat(Certainty.SURE.halfWidth(200)).isEqualTo(10);
+        assertThat(Certainty.FAIR.halfWidth(-200)).isEqualTo(20);
+        assertThat(Certainty.WEAK.halfWidth(200)).isEqualTo(50);
+        assertThat(Certainty.SURE.dropped()).isEqualTo(Certainty.FAIR);
+        assertThat(Certainty.WEAK.dropped()).isEqualTo(Certainty.WEAK);
+        assertThat(Certainty.of("H")).isEqualTo(Certainty.SURE);
+        assertThat(Certainty.of("m")).isEqualTo(Certainty.FAIR);
+        assertThat(Certainty.of("L")).isEqualTo(Certainty.WEAK);
+    }
+
+    @Test
+    void aPhraseSpeaksTheReadersUnits() {
+        Phrase phrase = Phrase.of(
+                "{} stands {} proud on {}, {} away.",
+                "C3",
+                Amount.cm(0.09),
+                LocalDate.of(2027, 3, 20),
+                Amount.metres(6));
+        assertThat(phrase.in(METRIC)).isEqualTo("C3 stands 9\u00a0cm proud on 20 Mar 2027, 6.0\u00a0m away.");
+        assertThat(phrase.in(US))
+                .isEqualTo("C3 stands 4\u00a0in proud on 20 Mar 2027, 19\u00a0ft\u00a08\u00a0in away.");
+    }
+
+    @Test
+    void aFindingKnowsItsMarginAndItsRoom() {
+        Finding finding = new Finding(
+                "site.drainage",
+                "pit:1",
+                Standing.STOP,
+                Phrase.of("Slow."),
+                Phrase.of("Because."),
+                Amount.of(11, Quantity.DRAINAGE),
+                Amount.of(25, Quantity.DRAINAGE),
+                java.util.List.of(),
+                Source.practice("x"));
+        assertThat(finding.margin()).isEqualTo(-14);
+        assertThat(finding.room()).isEqualTo("site");
+        assertThat(finding.isSound()).isFalse();
+        assertThat(Standing.SOUND.worse(Standing.DOUBTFUL)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(Standing.STOP.worse(Standing.DOUBTFUL)).isEqualTo(Standing.STOP);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.165, FINE_LENGTH, 16.5 cm, 6.5 in",
+        "6, LENGTH, 6.0 m, 19 ft 8 in",
+        "26.524, TAPE, 26.52 m, 87 ft 0.5 in",
+        "-17.4, TEMPERATURE, −17.4 °C, 1 °F",
+        "174, VOLUME, 174 L, 46 gal",
+        "4140, LAND, 0.414 ha, 1.02 ac",
+        "25.4, DRAINAGE, 25 mm/h, 1.00 in/h",
+        "0.025, RAIN, 25 mm, 1.0 in",
+        "24, MASS, 24 kg, 53 lb",
+        "1650, EARTH, 1.65 m³, 58 ft³",
+        "0, SHORT_LENGTH, 0 cm, 0 in"
+    })
+    void figuresInBothSystems(double base, Quantity quantity, String metric, String us) {
+        assertThat(METRIC.text(base, quantity).replace('\u00a0', ' ')).isEqualTo(metric);
+        assertThat(US.text(base, quantity).replace('\u00a0', ' ')).isEqualTo(us);
+    }
+
+    @Test
+    void anUnknownValueIsADash() {
+        assertThat(METRIC.text(null, Quantity.LENGTH)).isEqualTo("–");
+        assertThat(METRIC.text(Double.NaN, Quantity.LENGTH)).isEqualTo("–");
+        assertThat(new Display(UnitSystem.METRIC, Locale.GERMANY).text(2.54, Quantity.LENGTH))
+                .isEqualTo("2,5\u00a0m");
+    }
+}

@@ -1,0 +1,141 @@
+package idlebough.core.variety;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Standing;
+import idlebough.core.winter.ChillMatch;
+import idlebough.core.winter.ChillModel;
+import idlebough.core.winter.SafeChill;
+import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.WeatherGenerator;
+import idlebough.core.winter.WinterLedger;
+import idlebough.core.winter.WinterRules;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Varieties against made winters: cold hills, mild coasts, short records. */
+class VarietyVerdictTest {
+    private static WinterLedger winters(double mean, int years, double latitude) {
+        LocalDate first = LocalDate.of(1995, latitude < 0 ? 1 : 7, 1);
+        return WinterLedger.of(
+                new StationRecord(new WeatherGenerator(5, mean, 8, latitude < 0 ? 200 : 15, 11, 0.7, 3, 0.6, 0)
+                        .days(first, first.plusYears(years))),
+                latitude);
+    }
+
+    private static Finding finding(VarietyVerdict verdict, String rule) {
+        return verdict.findings().stream()
+                .filter(f -> f.rule().equals(rule))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aColdHillSatisfiesTheAppleAndKillsTheLemon() {
+        WinterLedger hill = winters(8, 25, 45);
+        assertThat(finding(VarietyVerdict.of(Varieties.of("apple-golden"), hill, List.of()), VarietyVerdict.CHILL_RULE)
+                        .standing())
+                .isEqualTo(Standing.SOUND);
+        VarietyVerdict lemon = VarietyVerdict.of(Varieties.of("lemon-lisbon"), hill, List.of());
+        assertThat(lemon.match()).as("an evergreen needs no chill").isNull();
+        assertThat(finding(lemon, VarietyVerdict.COLD_RULE).standing()).isEqualTo(Standing.STOP);
+        assertThat(lemon.working().steps()).isNotEmpty();
+    }
+
+    @Test
+    void aMildCoastStarvesTheAppleAndSuitsTheLowChillPeach() {
+        WinterLedger coast = winters(20, 25, -34);
+        Finding apple =
+                finding(VarietyVerdict.of(Varieties.of("apple-cox"), coast, List.of()), VarietyVerdict.CHILL_RULE);
+        assertThat(apple.standing()).isEqualTo(Standing.STOP);
+        assertThat(apple.remedies()).isNotEmpty();
+        VarietyVerdict peach = VarietyVerdict.of(Varieties.of("peach-desert-gold"), coast, List.of());
+        assertThat(peach.standing()).isNotEqualTo(Standing.STOP);
+        assertThat(peach.rank())
+                .isLessThan(VarietyVerdict.of(Varieties.of("apple-cox"), coast, List.of())
+                        .rank());
+    }
+
+    @Test
+    void anOwnFigureCountsInsteadOfTheShippedOne() {
+        WinterLedger coast = winters(17, 25, -34);
+        Variety own = Varieties.of("apple-cox").withChill(10);
+        VarietyVerdict verdict = VarietyVerdict.of(own, coast, List.of());
+        assertThat(verdict.match().share()).isEqualTo(1);
+        assertThat(finding(verdict, VarietyVerdict.CHILL_RULE).source().citation())
+                .isEqualTo("your own figure");
+        assertThat(Varieties.of("apple-cox").overridden())
+                .as("the shipped row is not touched")
+                .isFalse();
+    }
+
+    @Test
+    void withoutWintersNothingIsSaidOfChill() {
+        VarietyVerdict verdict = VarietyVerdict.of(
+                Varieties.of("apple-cox"), WinterLedger.of(new StationRecord(List.of()), 45), List.of());
+        assertThat(verdict.findings()).isEmpty();
+        assertThat(verdict.standing()).isEqualTo(Standing.SOUND);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3, STOP, true", "7, DOUBTFUL, true", "12, DOUBTFUL, false", "25, SOUND, false"})
+    void howMuchSoManyWintersSay(int years, Standing standing, boolean silent) {
+        WinterLedger ledger = winters(9, years, 45);
+        assertThat(ledger.usable()).hasSize(years);
+        assertThat(WinterRules.judge(ledger))
+                .filteredOn(f -> f.rule().equals(WinterRules.FEW_WINTERS))
+                .singleElement()
+                .extracting(Finding::standing)
+                .isEqualTo(standing);
+        SafeChill safe = SafeChill.of(ChillModel.PORTIONS, ledger.totals(ChillModel.PORTIONS));
+        assertThat(Double.isNaN(safe.value())).isEqualTo(silent);
+        assertThat(Double.isNaN(safe.lowerBound()))
+                .as("a 90 % lower bound needs 22 winters")
+                .isEqualTo(years < 22);
+        assertThat(safe.working().steps()).isNotEmpty();
+    }
+
+    @Test
+    void aWarmerWinterNeverHasMoreHoursBelow72ButMayHaveMorePortions() {
+        StationRecord cold = new StationRecord(new WeatherGenerator(8, -2, 10, 15, 9, 0.7, 3, 0.5, 0)
+                .days(LocalDate.of(2000, 7, 1), LocalDate.of(2012, 7, 1)));
+        double[] now = WinterLedger.of(cold, 50).totals(ChillModel.PORTIONS);
+        double[] warmer = WinterLedger.of(cold.warmedBy(3), 50).totals(ChillModel.PORTIONS);
+        // winter.md 5: cold sites gain portions when they warm
+        assertThat(java.util.Arrays.stream(warmer).average().orElseThrow())
+                .isGreaterThan(java.util.Arrays.stream(now).average().orElseThrow());
+    }
+
+    @Test
+    void halfAYearAndTheOtherHemisphereGiveTheSameChillWithinTwoPercent() {
+        List<idlebough.core.winter.DailyExtremes> north = new WeatherGenerator(9, 10, 9, 15, 11, 0.7, 3, 0.6, 0)
+                .days(LocalDate.of(2001, 7, 1), LocalDate.of(2011, 7, 1));
+        List<idlebough.core.winter.DailyExtremes> south = north.stream()
+                .map(d ->
+                        idlebough.core.winter.DailyExtremes.measured(d.date().plusDays(181), d.minimum(), d.maximum()))
+                .toList();
+        double a = SafeChill.of(
+                        ChillModel.PORTIONS,
+                        WinterLedger.of(new StationRecord(north), 42).totals(ChillModel.PORTIONS))
+                .median();
+        double b = SafeChill.of(
+                        ChillModel.PORTIONS,
+                        WinterLedger.of(new StationRecord(south), -42).totals(ChillModel.PORTIONS))
+                .median();
+        // windows of 151 and 153 days: two days of portions are within the same two per cent
+        assertThat(b).isCloseTo(a, org.assertj.core.data.Percentage.withPercentage(3));
+    }
+
+    @Test
+    void wordsForAShare() {
+        assertThat(ChillMatch.of(5, new double[] {6, 6, 6, 6, 6, 6, 6, 6, 6, 4}).words())
+                .isEqualTo("reliable");
+        assertThat(ChillMatch.of(5, new double[] {6, 6, 6, 4}).words()).isEqualTo("some poor years");
+        assertThat(ChillMatch.of(5, new double[] {6, 4}).words()).isEqualTo("often short");
+        assertThat(ChillMatch.of(5, new double[] {4, 4, 6}).words()).isEqualTo("unsuitable");
+    }
+}
