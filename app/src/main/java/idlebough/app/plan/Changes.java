@@ -189,10 +189,8 @@ public class Changes {
         }
         List<ChangeEntry> entries = new ArrayList<>(orchards.entries(scope, last.id()));
         Collections.reverse(entries);
-        String set = Ids.next();
-        run(scope, "Undid: " + last.cause(), set, pen -> entries.forEach(entry -> turnBack(scope, entry)));
+        run(scope, "Undid: " + last.cause(), Ids.next(), pen -> entries.forEach(entry -> turnBack(scope, entry)));
         orchards.markUndone(scope, last.id(), clock.instant());
-        orchards.markUndone(scope, set, clock.instant());
         return last.cause();
     }
 

@@ -47,7 +47,7 @@ public interface OrchardMapper {
     /** The newest sets, newest first. */
     List<ChangeSet> sets(@Param("scope") Scope scope, @Param("limit") int limit);
 
-    /** The newest set of this account that is not undone; null when there is none. */
+    /** The newest set of this account that changed rows and is not undone; null when there is none. */
     ChangeSet lastOwn(@Param("scope") Scope scope);
 
     List<ChangeEntry> entries(@Param("scope") Scope scope, @Param("set") String set);

@@ -80,12 +80,13 @@ public class PlanReader {
         if (orchard == null) {
             throw new NotFound();
         }
-        String key = orchard.id() + "/" + orchard.revision() + "/" + orchard.weatherStamp() + "/" + orchard.role() + "/"
-                + orchard.name();
-        Reckoning known = reckonings.getIfPresent(key);
+        String revision = orchard.id() + "/" + orchard.revision() + "/" + orchard.weatherStamp() + "/" + orchard.role()
+                + "/" + orchard.name();
+        Reckoning known = reckonings.getIfPresent(revision);
         if (known == null) {
-            known = reckon(load(scope, orchard));
-            reckonings.put(key, known);
+            StationRecord record = records.get(weatherKey(orchard), key -> weather(scope));
+            known = reckon(load(scope, orchard, record));
+            reckonings.put(revision, known);
         }
         return known;
     }
@@ -95,23 +96,40 @@ public class PlanReader {
         return new Reckoning(
                 plan,
                 ledgers.get(
-                        plan.orchard().id() + "/" + plan.orchard().weatherStamp() + "/"
-                                + plan.site().latitude(),
+                        ledgerKey(plan),
                         key -> WinterLedger.of(plan.weather(), plan.site().latitude())));
     }
 
-    /** As it stands inside the running transaction, past every cache of plans. */
+    /**
+     * As it stands inside the running transaction. Reads the caches but puts nothing into them: what is not committed may
+     * yet be rolled back, and its stamps be given again.
+     */
     Reckoning fresh(Scope scope) {
-        return reckon(load(scope, Objects.requireNonNull(orchards.find(scope))));
+        Orchard orchard = Objects.requireNonNull(orchards.find(scope));
+        StationRecord record = records.getIfPresent(weatherKey(orchard));
+        Plan plan = load(scope, orchard, record == null ? weather(scope) : record);
+        WinterLedger ledger = ledgers.getIfPresent(ledgerKey(plan));
+        return new Reckoning(
+                plan,
+                ledger == null ? WinterLedger.of(plan.weather(), plan.site().latitude()) : ledger);
     }
 
-    private Plan load(Scope scope, Orchard orchard) {
+    private static String weatherKey(Orchard orchard) {
+        return orchard.id() + "/" + orchard.weatherStamp();
+    }
+
+    private static String ledgerKey(Plan plan) {
+        return weatherKey(plan.orchard()) + "/" + plan.site().latitude();
+    }
+
+    private StationRecord weather(Scope scope) {
+        return new StationRecord(weather.days(scope).stream()
+                .map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum()))
+                .toList());
+    }
+
+    private Plan load(Scope scope, Orchard orchard, StationRecord record) {
         Site site = sites.all(scope).get(0);
-        StationRecord record = records.get(
-                orchard.id() + "/" + orchard.weatherStamp(),
-                key -> new StationRecord(weather.days(scope).stream()
-                        .map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum()))
-                        .toList()));
         WeatherMapper.Station station = weather.station(scope);
         return new Plan(
                 orchard,
