@@ -16,6 +16,9 @@ document.addEventListener('DOMContentLoaded', () => {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
   document.querySelectorAll('form.treeform select').forEach((select) => select.addEventListener('change', () => select.form.submit()));
+  // On a phone the sketch is wider than the screen: begin where the measure to carry stands.
+  const sketch = document.querySelector('.sk');
+  if (sketch && sketch.scrollWidth > sketch.clientWidth) { sketch.scrollLeft = 0.75 * (sketch.scrollWidth - sketch.clientWidth); }
   keys(base);
   const plan = document.getElementById('plan');
   if (plan && plan.dataset.scale) { drags(plan, base); }

@@ -1,0 +1,119 @@
+package idlebough.core.pollination;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Standing;
+import idlebough.core.site.Point;
+import idlebough.core.variety.Varieties;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Who serves whom, by facts of the trade and of the genes. */
+class PartnerRulesTest {
+    private static PartnerWeb web(String... varietiesAndPlaces) {
+        List<PartnerWeb.Flowering> trees = new ArrayList<>();
+        for (int i = 0; i < varietiesAndPlaces.length; i++) {
+            String[] part = varietiesAndPlaces[i].split("@");
+            trees.add(new PartnerWeb.Flowering(
+                    "t" + i,
+                    "T" + i,
+                    Varieties.of(part[0]),
+                    part.length == 1 ? null : new Point(Double.parseDouble(part[1]), 0)));
+        }
+        return new PartnerWeb(trees);
+    }
+
+    private static Standing standing(PartnerWeb web, String id) {
+        return web.findings().stream()
+                .filter(f -> f.subject().equals("tree:" + id))
+                .map(Finding::standing)
+                .findFirst()
+                .orElse(null);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // layout.md 1.3–1.7
+        "cherry-bing, cherry-napoleon, 0", "cherry-bing, cherry-van, 0.7", "cherry-bing, cherry-stella, 0.7",
+                "cherry-stella, cherry-bing, 0", "cherry-stella, cherry-stella, 1",
+        "pear-seckel, pear-packham, 0.7", "pear-seckel, pear-bosc, 1", "almond-nonpareil, almond-mission, 1",
+                "plum-stanley, jplum-burbank, 0", "cherry-bing, plum-stanley, 0",
+        "apple-cox, apple-james-grieve, 0.7", "apple-golden, apple-boskoop, 0.7", "apple-cox, apple-anna, 0.8",
+                "cherry-bing, sour-montmorency, 0.8", "sour-montmorency, cherry-bing, 0",
+        "avocado-fuerte, avocado-mexicola, 1", "avocado-fuerte, avocado-fuerte, 0"
+    })
+    void genes(String receiver, String partner, double expected) {
+        assertThat(PartnerScore.genes(Varieties.of(receiver), Varieties.of(partner)))
+                .isEqualTo(expected);
+    }
+
+    @Test
+    void peachesAndFigsNeedNobody() {
+        assertThat(standing(web("peach-redhaven@0"), "t0")).isEqualTo(Standing.SOUND);
+        assertThat(standing(web("fig-brown-turkey@0"), "t0"))
+                .as("no pollen is carried to a common fig")
+                .isNull();
+    }
+
+    @Test
+    void aLoneAppleStopsAndAFarPartnerDoesNotMendIt() {
+        assertThat(standing(web("apple-cox@0"), "t0")).isEqualTo(Standing.STOP);
+        assertThat(standing(web("apple-cox@0", "apple-golden@10"), "t0")).isEqualTo(Standing.SOUND);
+        assertThat(standing(web("apple-cox@0", "apple-golden@90"), "t0")).isEqualTo(Standing.STOP);
+    }
+
+    @Test
+    void aPartnerThatBloomsAtAnotherTimeIsNone() {
+        // large growers have interplanted pollinizers whose bloom did not meet the crop's
+        PartnerWeb web = web("apple-anna@0", "apple-northern-spy@5");
+        assertThat(standing(web, "t0")).isNotEqualTo(Standing.SOUND);
+        assertThat(web.partnersOf(web.trees().get(0)).get(0).score().bloom().days())
+                .isZero();
+    }
+
+    @Test
+    void withoutPegsThePairIsTakenAsNear() {
+        PartnerWeb web = web("pear-comice", "pear-bosc");
+        assertThat(web.partnersOf(web.trees().get(0)).get(0).score().apart()).isZero();
+        assertThat(standing(web, "t0")).isNotEqualTo(Standing.STOP);
+    }
+
+    @Test
+    void theBestPartnersComeFirstAndEachVarietyCountsOnce() {
+        PartnerWeb web =
+                web("apple-cox@0", "apple-golden@5", "apple-golden@6", "apple-james-grieve@5", "apple-bramley@3");
+        PartnerWeb.Flowering cox = web.trees().get(0);
+        List<PartnerWeb.Link> links = web.partnersOf(cox);
+        assertThat(links).hasSize(4);
+        assertThat(links.get(0).partner().variety().key()).isEqualTo("apple-golden");
+        assertThat(links.get(links.size() - 1).partner().variety().key())
+                .as("a triploid gives nothing")
+                .isEqualTo("apple-bramley");
+        assertThat(web.setOf(cox)).isLessThanOrEqualTo(1);
+        assertThat(web.setWorking(cox).steps()).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(links.get(0).score().working("A", "B").steps()).hasSize(6);
+    }
+
+    @Test
+    void windCarriesTwiceAsFar() {
+        assertThat(PartnerScore.distance(idlebough.core.crop.Crop.Vector.WIND, 30))
+                .isEqualTo(1);
+        assertThat(PartnerScore.distance(idlebough.core.crop.Crop.Vector.INSECT, 30))
+                .isCloseTo(Math.exp(-1), org.assertj.core.data.Offset.offset(1e-12));
+    }
+
+    @Test
+    void whatWouldMendIsGoodAndOfAnotherVariety() {
+        for (String variety : List.of("apple-cox", "pear-comice", "cherry-bing", "jplum-burbank", "almond-nonpareil")) {
+            PartnerWeb.Flowering tree = new PartnerWeb.Flowering("x", "X", Varieties.of(variety), null);
+            assertThat(PartnerWeb.wouldServe(tree)).as(variety).isNotEmpty().allSatisfy(link -> {
+                assertThat(link.score().value()).isGreaterThanOrEqualTo(PartnerScore.GOOD);
+                assertThat(link.partner().variety().key()).isNotEqualTo(variety);
+            });
+        }
+    }
+}
