@@ -185,4 +185,14 @@ class RoutesTest {
                         HttpResponse.BodyHandlers.ofString());
         assertThat(answer.statusCode()).isEqualTo(403);
     }
+
+    @Test
+    void anAddressAskedForInTheWrongWayIsAPageOfOurs() {
+        Visitor owner = new Visitor();
+        owner.post("/demo", Map.of());
+        HttpResponse<String> answer = owner.get("/orchards/" + demo().orchard() + "/undo");
+        assertThat(answer.statusCode()).isEqualTo(405);
+        assertThat(answer.body()).contains("not asked for in this way");
+        assertThat(owner.get("/nowhere").statusCode()).isEqualTo(404);
+    }
 }

@@ -290,7 +290,6 @@ public final class Reckoning {
                             tree.stock(),
                             tree.footing(),
                             tree.row().form() == Form.BARE,
-                            tree.variety().crop().firstCropYear() <= 2,
                             tree.season()))
                     .toList();
             boolean limy = pits().stream()

@@ -28,8 +28,16 @@ public class PartnerController {
         this.pages = pages;
     }
 
-    /** One variety's open bloom by its group. */
-    public record Bar(Variety variety, String labels, double x, double width, double y, boolean here, boolean serves) {}
+    /** One variety's open bloom by its group. @param tree id of its first tree */
+    public record Bar(
+            Variety variety,
+            String tree,
+            String labels,
+            double x,
+            double width,
+            double y,
+            boolean here,
+            boolean serves) {}
 
     @GetMapping
     String show(
@@ -95,8 +103,14 @@ public class PartnerController {
             boolean serves = links.stream()
                     .anyMatch(link -> link.partner().variety().key().equals(v.key())
                             && link.score().value() >= 0.2);
+            String first = plan.web().trees().stream()
+                    .filter(t -> t.variety().key().equals(v.key()))
+                    .map(PartnerWeb.Flowering::id)
+                    .findFirst()
+                    .orElseThrow();
             bars.add(new Bar(
                     v,
+                    first,
                     labels,
                     250 + PER_DAY * 3 * (v.bloomGroup() - 'A'),
                     PER_DAY * v.crop().bloomDays(),

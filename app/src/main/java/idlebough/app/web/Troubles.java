@@ -15,6 +15,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -69,6 +71,15 @@ public class Troubles {
                 model,
                 "This file is larger than 40 MB.",
                 "Thirty years of daily temperatures take less than one; look whether it is the right file. Nothing was stored.");
+    }
+
+    @ExceptionHandler({HttpRequestMethodNotSupportedException.class, HttpMediaTypeNotSupportedException.class})
+    @ResponseStatus(HttpStatus.METHOD_NOT_ALLOWED)
+    String otherwise(Model model) {
+        return say(
+                model,
+                "This address is not asked for in this way.",
+                "It takes a form of ours, or only shows a page. Nothing was changed.");
     }
 
     @ExceptionHandler(Exception.class)

@@ -27,8 +27,7 @@ public final class Almanac {
      * @param stock null when not chosen
      * @param season null when no watering is reckoned
      */
-    public record Entry(
-            String label, Rootstock stock, Footing footing, boolean bareRoot, boolean bearsEarly, FirstSeason season) {}
+    public record Entry(String label, Rootstock stock, Footing footing, boolean bareRoot, FirstSeason season) {}
 
     /**
      * What of the plan decides its tasks.

@@ -10,6 +10,7 @@ import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import idlebough.core.site.Texture;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -29,6 +30,9 @@ public record FirstSeason(double wateringIn, List<Week> weeks, boolean warm, Roo
     public static final String DROUGHTY = "irrigation.droughty";
     /** An inch of rain a week needs no watering, m. */
     public static final double RAIN_INSTEAD = 0.025;
+
+    /** Above this a soil dries fast, mm/h (4 in/h). */
+    private static final double FAST = 101.6;
 
     private static final double RING = 1.0;
     private static final double GROWS_ABOVE = 13;
@@ -145,6 +149,30 @@ public record FirstSeason(double wateringIn, List<Week> weeks, boolean warm, Roo
                     List.of(Remedy.of("plan.date", Phrase.of("Choose a cooler planting date"), Map.of())),
                     Source.published(
                             "Costello & Paul 1975; Nelms & Spomer 1983", idlebough.core.judge.Certainty.FAIR)));
+        }
+        if (setting.fastSoil()) {
+            findings.add(new Finding(
+                    DROUGHTY,
+                    subject,
+                    Standing.DOUBTFUL,
+                    Phrase.of("The soil at {} dries fast.", label),
+                    Phrase.of(
+                            "Its pit drains more than {}: no danger of wet feet, but mulch it and water in smaller turns, more often.",
+                            Amount.of(FAST, Quantity.DRAINAGE)),
+                    null,
+                    Amount.of(FAST, Quantity.DRAINAGE),
+                    List.of(Remedy.of(
+                            "ways.set",
+                            Phrase.of("Mulch {} deeper", label),
+                            Map.of(
+                                    "way",
+                                    "planting.mulch",
+                                    "choice",
+                                    "thick",
+                                    "tree",
+                                    subject.substring("tree:".length())))),
+                    Source.practice(
+                            "above four inches an hour: mulch and frequent water, never a reason not to plant")));
         }
         return findings;
     }

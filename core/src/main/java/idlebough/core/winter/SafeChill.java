@@ -3,7 +3,6 @@ package idlebough.core.winter;
 import static idlebough.core.measure.Quantity.DECIMAL;
 
 import idlebough.core.judge.Amount;
-import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Working;
 import java.util.Arrays;
 
@@ -65,11 +64,6 @@ public record SafeChill(
                 : winters >= 5
                         ? "least and median only: fewer than 10 winters"
                         : winters >= 1 ? "too few winters to say" : "no whole winter yet";
-    }
-
-    /** Half the distance to the lower bound and its mirror; a quarter of the value when there is no bound. */
-    public double halfWidth() {
-        return Double.isNaN(lowerBound) ? Certainty.WEAK.halfWidth(value) : value - lowerBound;
     }
 
     public Working working() {

@@ -21,9 +21,4 @@ public record Season(boolean southern) {
     public LocalDate last(int winter) {
         return southern ? LocalDate.of(winter, Month.SEPTEMBER, 30) : LocalDate.of(winter, Month.MARCH, 31);
     }
-
-    /** The winter in whose cold half-year a day lies (cold half: three months either side of mid-winter and more). */
-    public int winterOf(LocalDate day) {
-        return southern || day.getMonthValue() < 7 ? day.getYear() : day.getYear() + 1;
-    }
 }

@@ -27,7 +27,6 @@ class AlmanacTest {
                 on,
                 footing,
                 bare,
-                false,
                 FirstSeason.of(new FirstSeason.Setting(DAY, bare ? 0 : 25, 0.5, Texture.LOAM, 16, 3, false)));
     }
 

@@ -49,4 +49,29 @@ class WaterTest {
         assertThat(cool.wateringIn()).isBetween(10.0, 20.0);
         assertThat(cool.weeks()).allMatch(week -> week.times() == 1);
     }
+
+    @Test
+    void aDroughtySoilIsAWateringFindingNeverAStop() {
+        // common practice: above 4 in/h mulch and frequent water, never a reason not to plant
+        FirstSeason fast = FirstSeason.of(
+                new FirstSeason.Setting(LocalDate.of(2027, 5, 1), 0, 0.5, Texture.SANDY_LOAM, 18, 4, true));
+        assertThat(fast.findings("tree:a", "A1")).singleElement().satisfies(finding -> {
+            assertThat(finding.rule()).isEqualTo(FirstSeason.DROUGHTY);
+            assertThat(finding.standing()).isEqualTo(idlebough.core.judge.Standing.DOUBTFUL);
+            assertThat(finding.remedies().get(0).details()).containsEntry("tree", "a");
+        });
+        assertThat(fast.weeks().get(4).times()).as("smaller turns, more often").isEqualTo(2);
+    }
+
+    @Test
+    void aSmallBallInHotWeatherDriesInADay() {
+        FirstSeason hot =
+                FirstSeason.of(new FirstSeason.Setting(LocalDate.of(2027, 7, 1), 10, 0.8, Texture.LOAM, 26, 6, false));
+        assertThat(hot.tank().days()).isLessThan(1);
+        assertThat(hot.findings("tree:a", "A1"))
+                .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(FirstSeason.BALL_DRY));
+        assertThat(hot.total()).isGreaterThan(hot.wateringIn());
+        assertThat(hot.working().steps()).isNotEmpty();
+        assertThat(hot.weekWorking().steps()).hasSize(4);
+    }
 }
