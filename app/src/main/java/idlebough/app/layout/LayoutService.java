@@ -58,9 +58,9 @@ public class LayoutService {
     public Filled fill(Scope scope, Reckoning plan) {
         PlanSettings settings = plan.plan().settings();
         double inRow = inRow(plan);
-        double pitch = settings.pattern() == RowFill.Pattern.TRIANGLE
-                ? Math.max(RowFill.hexPitch(inRow), inRow * 0.5 + settings.alley())
-                : inRow + settings.alley();
+        // Rows W + alley apart; without an alley a triangle closes up to equal sides.
+        boolean closed = settings.pattern() == RowFill.Pattern.TRIANGLE && settings.alley() == 0;
+        double pitch = closed ? RowFill.hexPitch(inRow) : inRow + settings.alley();
         double bearing =
                 settings.bearing() != null ? settings.bearing() : plan.plot().longestSideBearing();
         List<RowFill.Place> places =
