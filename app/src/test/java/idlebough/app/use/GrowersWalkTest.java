@@ -199,6 +199,19 @@ class GrowersWalkTest {
                 go(page, stage);
                 tab.calm("southern " + stage);
             }
+            for (String other :
+                    List.of("site/edit", "site/pits/new", "layout/pegs", "ways", "history", "winters/load")) {
+                go(page, other);
+                tab.calm("southern " + other);
+            }
+            go(page, "planting");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter what you measured on it"))
+                    .click();
+            tab.calm("the tree as it came");
+            for (String own : List.of("/", "/account")) {
+                page.navigate(Running.base() + own);
+                tab.calm(own);
+            }
             press(page, "m · L");
         }
     }
