@@ -79,6 +79,22 @@ public class Changes {
             }
         }
 
+        /**
+         * Puts one row in the place of another.
+         *
+         * @param before what stood there, null when nothing did
+         * @param after what shall stand there, null for nothing
+         */
+        public <T extends Row> void put(T before, T after) {
+            if (before == null && after != null) {
+                add(after);
+            } else if (before != null && after == null) {
+                remove(before);
+            } else if (before != null) {
+                save(after);
+            }
+        }
+
         /** A soft delete. */
         public <T extends Row> void remove(T row) {
             save(with(row, Map.of("deleted", true)));

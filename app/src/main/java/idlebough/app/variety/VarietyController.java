@@ -144,10 +144,7 @@ public class VarietyController {
             @PathVariable String variety,
             @RequestParam Map<String, String> typed) {
         Reckoning plan = pages.reckon(scope);
-        Variety chosen = Varieties.find(variety);
-        if (chosen == null) {
-            throw new NotFound();
-        }
+        Variety chosen = shipped(variety);
         Fields fields = new Fields(typed, reader.display());
         double wanted = fields.required("wanted", Quantity.COUNT, 0, 500);
         if (fields.wrong()) {
@@ -160,22 +157,27 @@ public class VarietyController {
                 .findFirst()
                 .orElse(null);
         int count = (int) Math.round(wanted);
+        Choice after = count == 0
+                ? null
+                : before == null
+                        ? new Choice(Ids.next(), scope.orchard(), variety, null, count, 0, false)
+                        : pages.changes().with(before, Map.of("wanted", count));
         pages.changes()
                 .make(
                         scope,
                         count == 0 ? "Left out " + chosen.label() : "Chose " + count + " " + chosen.label(),
-                        pen -> {
-                            if (before == null && count > 0) {
-                                pen.add(new Choice(Ids.next(), scope.orchard(), variety, null, count, 0, false));
-                            } else if (before != null && count == 0) {
-                                pen.remove(before);
-                            } else if (before != null) {
-                                pen.save(pages.changes().with(before, Map.of("wanted", count)));
-                            }
-                        });
+                        pen -> pen.put(before, after));
         String back = typed.getOrDefault("back", "");
         return "redirect:/orchards/" + scope.orchard()
                 + (back.matches("/partners\\?tree=[0-9a-f-]{36}") ? back : "/varieties?variety=" + variety);
+    }
+
+    private static Variety shipped(String key) {
+        Variety found = Varieties.find(key);
+        if (found == null) {
+            throw new NotFound();
+        }
+        return found;
     }
 
     /** The orchard's own chill need over the shipped one; empty gives the shipped one back. */
@@ -187,10 +189,7 @@ public class VarietyController {
             @PathVariable String variety,
             @RequestParam Map<String, String> typed) {
         Reckoning plan = pages.reckon(scope);
-        Variety shipped = Varieties.find(variety);
-        if (shipped == null) {
-            throw new NotFound();
-        }
+        Variety shipped = shipped(variety);
         Fields fields = new Fields(typed, reader.display());
         Double need = fields.optional("need", Quantity.COUNT, 1, 3000);
         if (fields.wrong()) {
@@ -202,15 +201,12 @@ public class VarietyController {
                 .filter(o -> o.varietyKey().equals(variety))
                 .findFirst()
                 .orElse(null);
-        pages.changes().make(scope, "Own chill need of " + shipped.label(), pen -> {
-            if (need == null && before != null) {
-                pen.remove(before);
-            } else if (need != null && before == null) {
-                pen.add(new OwnFigure(Ids.next(), scope.orchard(), variety, need, 0, false));
-            } else if (need != null) {
-                pen.save(pages.changes().with(before, Map.of("chillNeed", need)));
-            }
-        });
+        OwnFigure after = need == null
+                ? null
+                : before == null
+                        ? new OwnFigure(Ids.next(), scope.orchard(), variety, need, 0, false)
+                        : pages.changes().with(before, Map.of("chillNeed", need));
+        pages.changes().make(scope, "Own chill need of " + shipped.label(), pen -> pen.put(before, after));
         return "redirect:/orchards/" + scope.orchard() + "/varieties?variety=" + variety;
     }
 }

@@ -46,6 +46,13 @@ class GrowersWalkTest {
         return page.textContent(selector).replace('\u00a0', ' ');
     }
 
+    private static void openDemo(Page page, String orchard) {
+        page.navigate(Running.base() + "/sign-in");
+        page.click("#demo");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(orchard))
+                .click();
+    }
+
     private static void go(Page page, String stage) {
         page.navigate(page.url().replaceAll("(/orchards/[^/]+/).*", "$1" + stage));
     }
@@ -177,10 +184,7 @@ class GrowersWalkTest {
     void theSouthernYardIsMirroredAndReadsInFeet() {
         try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ninth Terrace"))
-                    .click();
+            openDemo(page, "Ninth Terrace");
             assertThat(text(page, "#figures")).contains("The sunny side is north");
             press(page, "ft · gal");
             go(page, "planting");
@@ -220,10 +224,7 @@ class GrowersWalkTest {
     void thePlantingPageOnAPhone() {
         try (Browser.Tab tab = new Browser.Tab(390, 844)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Quillane Rise"))
-                    .click();
+            openDemo(page, "Quillane Rise");
             go(page, "planting");
             assertThat(((Number) page.evaluate("document.documentElement.scrollWidth")).intValue())
                     .as("nothing sticks out sideways")
@@ -239,10 +240,7 @@ class GrowersWalkTest {
     void aDragMovesTheFindingsAndUndoBringsItBack() {
         try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Quillane Rise"))
-                    .click();
+            openDemo(page, "Quillane Rise");
             go(page, "layout");
             page.locator(".tree[data-here=true]").waitFor();
             String id = page.locator(".tree[data-here=true]").getAttribute("data-tree");
