@@ -50,11 +50,14 @@ public final class Plot {
             return "A corner lies more than 20 km from the origin; the corners are metres east and north of it.";
         }
         Plot plot = new Plot(corners);
-        if (plot.area() < 1) {
+        if (plot.polygon.convexHull().getArea() < 1) {
             return "These corners enclose less than one square metre.";
         }
         if (!new IsValidOp(plot.polygon).isValid()) {
             return "The boundary crosses itself; give the corners in the order in which you would walk them.";
+        }
+        if (plot.area() < 1) {
+            return "These corners enclose less than one square metre.";
         }
         return null;
     }

@@ -1,0 +1,168 @@
+package idlebough.core.site;
+
+import java.util.List;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * Something that stands, lies or runs on the ground.
+ *
+ * @param id the caller's identifier
+ * @param points one, the corners of a line, or the ring of an area without its end repeated; plan metres
+ * @param height above the ground, m; of a line overhead the height of the wire; of a spot its level; null when not known
+ * @param width of a path, hedge or wall, m; null for the usual one
+ * @param crown diameter of a tree's crown, m; null when it is no tree
+ * @param evergreen whether a tree or hedge keeps its leaves
+ * @param material of a wall or fence; null for others
+ * @param clearance to be kept from a line or service, m; null for the usual one
+ */
+public record Feature(
+        String id,
+        Kind kind,
+        String name,
+        List<Point> points,
+        Double height,
+        Double width,
+        Double crown,
+        boolean evergreen,
+        Material material,
+        Double clearance) {
+
+    /** How a feature is drawn and measured. */
+    public enum Shape {
+        POINT(1),
+        LINE(2),
+        AREA(3);
+        private final int least;
+
+        Shape(int least) {
+            this.least = least;
+        }
+
+        /** The fewest points that make one. */
+        public int least() {
+            return least;
+        }
+    }
+
+    /** The kinds of features; heights and clearances are usual ones, to be overtyped (common practice). */
+    public enum Kind {
+        BUILDING("building", Shape.AREA, 4.0, null),
+        WALL("wall", Shape.LINE, 1.8, null),
+        FENCE("fence", Shape.LINE, 1.5, null),
+        HEDGE("hedge or windbreak", Shape.LINE, 2.0, null),
+        PATH("path", Shape.LINE, null, null),
+        GATE("gate", Shape.POINT, null, null),
+        OVERHEAD("overhead line", Shape.LINE, 6.0, 3.0),
+        BURIED("buried service", Shape.LINE, null, 1.0),
+        TREE("existing tree", Shape.POINT, 6.0, null),
+        WET("wet spot", Shape.AREA, null, null),
+        WELL("well or tap", Shape.POINT, null, null),
+        DRAIN_FIELD("drain field", Shape.AREA, null, 3.0),
+        VIEW("view point", Shape.POINT, null, null),
+        BEDS("vegetable bed", Shape.AREA, null, null),
+        WINDOW("neighbour’s window", Shape.POINT, null, null),
+        SPOT("spot height", Shape.POINT, null, null),
+        ZONE("zone of a pit", Shape.AREA, null, null);
+
+        private final String words;
+        private final Shape shape;
+        private final Double usualHeight;
+        private final Double usualClearance;
+
+        Kind(String words, Shape shape, Double usualHeight, Double usualClearance) {
+            this.words = words;
+            this.shape = shape;
+            this.usualHeight = usualHeight;
+            this.usualClearance = usualClearance;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public Shape shape() {
+            return shape;
+        }
+
+        /** Null for what has no height. */
+        public Double usualHeight() {
+            return usualHeight;
+        }
+
+        public Double usualClearance() {
+            return usualClearance;
+        }
+
+        /** Whether it may throw a shadow. */
+        public boolean casts() {
+            return this == BUILDING || this == WALL || this == FENCE || this == HEDGE || this == TREE;
+        }
+
+        public boolean isBoundaryLike() {
+            return this == WALL || this == FENCE || this == HEDGE;
+        }
+    }
+
+    /** What a wall or fence is made of: whether it stops light, air and gives warmth back. */
+    public enum Material {
+        MASONRY("brick, stone or block"),
+        BOARDS("close boards"),
+        WIRE("wire or open rails");
+        private final String words;
+
+        Material(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    private static final double WALL_WIDTH = 0.25;
+    private static final double HEDGE_WIDTH = 1.0;
+
+    /** The height to reckon with: its own or the usual one; 0 for what lies flat. */
+    public double stands() {
+        return height != null ? height : kind.usualHeight() == null ? 0 : kind.usualHeight();
+    }
+
+    public double keepsClear() {
+        return clearance != null ? clearance : kind.usualClearance() == null ? 0 : kind.usualClearance();
+    }
+
+    /** Thickness of a line, m. */
+    public double thick() {
+        if (width != null) {
+            return width;
+        }
+        return kind == Kind.HEDGE ? HEDGE_WIDTH : kind == Kind.PATH ? 1.2 : WALL_WIDTH;
+    }
+
+    /** Whether neither light nor air goes through. */
+    public boolean isClosed() {
+        return material != Material.WIRE;
+    }
+
+    /** Its outline on the plan: a point, a line or a polygon. */
+    public Geometry geometry() {
+        return switch (kind.shape()) {
+            case POINT -> Shapes.point(points.get(0));
+            case LINE -> Shapes.line(points);
+            case AREA -> Shapes.polygon(points);
+        };
+    }
+
+    /** The ground it covers: areas as they are, lines with their thickness, trees by their crown. */
+    public Geometry footprint() {
+        return switch (kind.shape()) {
+            case POINT -> crown == null ? geometry() : geometry().buffer(crown / 2);
+            case LINE -> Shapes.strip(points, thick());
+            case AREA -> geometry();
+        };
+    }
+
+    public double distance(Point place) {
+        return geometry().distance(Shapes.point(place));
+    }
+}

@@ -1,0 +1,68 @@
+package idlebough.core.site;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.util.GeometryFixer;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+
+/**
+ * A boundary walked with a phone: closed, made simple, and how well it closes.
+ *
+ * @param corners what is left, the end not repeated
+ * @param read points in the track
+ * @param closingError from the last point to the first, m
+ * @param complaint a sentence when it makes no plot; null when it does
+ */
+public record WalkedTrack(List<Point> corners, int read, double closingError, String complaint) {
+    private static final double STANDING_STILL = 0.5;
+
+    /**
+     * @param track in the order walked, plan metres
+     * @param tolerance corners that stand less than this off the line between their neighbours are left out, m (Douglas &
+     *     Peucker 1973)
+     */
+    public static WalkedTrack of(List<Point> track, double tolerance) {
+        if (track.size() < 3) {
+            return new WalkedTrack(
+                    List.of(),
+                    track.size(),
+                    0,
+                    "The track has " + track.size() + (track.size() == 1 ? " point" : " points")
+                            + "; a boundary needs three at least.");
+        }
+        double closing = track.get(0).distance(track.get(track.size() - 1));
+        List<Point> moving = new ArrayList<>();
+        for (Point point : track) {
+            if (moving.isEmpty() || point.distance(moving.get(moving.size() - 1)) >= STANDING_STILL) {
+                moving.add(point);
+            }
+        }
+        if (moving.size() > 3 && moving.get(0).distance(moving.get(moving.size() - 1)) < STANDING_STILL) {
+            moving.remove(moving.size() - 1);
+        }
+        if (moving.size() < 3) {
+            return new WalkedTrack(List.of(), track.size(), closing, "The track hardly moves; it encloses nothing.");
+        }
+        Geometry line = DouglasPeuckerSimplifier.simplify(Shapes.line(moving), tolerance);
+        List<Point> corners = untangled(Shapes.ring(line));
+        return new WalkedTrack(corners, track.size(), closing, Plot.complaint(corners));
+    }
+
+    /** A shaky hand makes small loops: they are cut off when what is left is all but the whole. */
+    private static List<Point> untangled(List<Point> corners) {
+        if (corners.size() < 4 || Plot.complaint(corners) == null) {
+            return corners;
+        }
+        Geometry fixed = GeometryFixer.fix(Shapes.polygon(corners));
+        Geometry largest = fixed;
+        for (int i = 0; i < fixed.getNumGeometries(); i++) {
+            if (i == 0 || fixed.getGeometryN(i).getArea() > largest.getArea()) {
+                largest = fixed.getGeometryN(i);
+            }
+        }
+        return largest.getArea() > 0.95 * fixed.getArea() && largest.getNumPoints() > 3
+                ? Shapes.ring(largest)
+                : corners;
+    }
+}
