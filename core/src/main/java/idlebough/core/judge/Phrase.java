@@ -6,7 +6,7 @@ import java.util.List;
 
 /**
  * A sentence with figures in it, put into words only when it is known who reads it. Each {@code {}} takes the next of
- * the arguments: an {@link Amount} in the reader's units, a date, or text as it is.
+ * the arguments: an {@link Amount} in the reader's units, a date, another phrase, or text as it is.
  */
 public record Phrase(String pattern, List<Object> arguments) {
 
@@ -28,6 +28,9 @@ public record Phrase(String pattern, List<Object> arguments) {
     private static String word(Object argument, Display display) {
         if (argument instanceof Amount amount) {
             return display.text(amount.value(), amount.quantity());
+        }
+        if (argument instanceof Phrase phrase) {
+            return phrase.in(display);
         }
         return argument instanceof LocalDate day ? display.date(day) : String.valueOf(argument);
     }

@@ -1,6 +1,7 @@
 package idlebough.core.layout;
 
 import idlebough.core.judge.Amount;
+import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
@@ -10,6 +11,7 @@ import idlebough.core.judge.Working;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.TreeSize;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
@@ -25,6 +27,12 @@ public final class LayoutRules {
     public static final String BOUNDARY = "layout.boundary";
     public static final String OFF_PLOT = "layout.off-plot";
     public static final String PARTNER_REACH = "layout.partner-reach";
+    public static final String OVERHEAD = "layout.overhead";
+    public static final String CLEARANCE = "layout.clearance";
+    private static final Source STANDS =
+            Source.practice("distance by the tree’s mature size; never near a power line; ask the utility");
+    private static final double FROM_A_WALL = 0.75;
+    private static final double FROM_WET = 1;
     private static final Source SPACING =
             Source.practice("spacing follows the mature width; crowns may touch in the row, k 0.9 to 1");
     private static final Source EDGE =
@@ -43,6 +51,81 @@ public final class LayoutRules {
             reach(tree, web).ifPresent(findings::add);
         }
         return findings;
+    }
+
+    /** What stands, hangs or lies too near the trees. */
+    public static List<Finding> clearances(List<PlannedTree> trees, List<Feature> features) {
+        List<Finding> findings = new ArrayList<>();
+        for (PlannedTree tree : trees) {
+            for (Feature feature : features) {
+                clearance(tree, feature).ifPresent(findings::add);
+            }
+        }
+        return findings;
+    }
+
+    /** The distance that a full-grown tree must keep from a feature, m; null where none is asked. */
+    static Double wanted(PlannedTree tree, Feature feature) {
+        double half = tree.size().spread() / 2;
+        return switch (feature.kind()) {
+            case OVERHEAD ->
+                tree.size().height() + feature.keepsClear() > feature.stands() ? half + feature.keepsClear() : null;
+            case BURIED, DRAIN_FIELD -> Double.valueOf(feature.keepsClear());
+            case BUILDING -> Double.valueOf(half);
+            case WALL, FENCE, HEDGE -> Double.valueOf(FROM_A_WALL);
+            case WET -> Double.valueOf(FROM_WET);
+            case TREE -> feature.crown() == null ? Double.valueOf(half) : Double.valueOf(half + feature.crown() / 2);
+            default -> null;
+        };
+    }
+
+    /** One tree and one feature; empty where it stands well clear. */
+    static Optional<Finding> clearance(PlannedTree tree, Feature feature) {
+        Double wanted = wanted(tree, feature);
+        double off = feature.distance(tree.place());
+        if (wanted == null || off > 1.5 * wanted + 1) {
+            return Optional.empty();
+        }
+        Standing standing = Standing.of(off, 0.1, wanted, Certainty.FAIR.halfWidth(wanted), Standing.Wanted.AT_LEAST);
+        if (standing == Standing.SOUND) {
+            return Optional.empty();
+        }
+        boolean wire = feature.kind() == Feature.Kind.OVERHEAD;
+        String name = feature.name().isBlank() ? feature.kind().words() : feature.name();
+        Phrase reason = wire
+                ? Phrase.of(
+                        "It will be {} tall and the line hangs at {}; it stands {} off and should stand {}. Only the utility’s people work near lines.",
+                        Amount.metres(tree.size().height()),
+                        Amount.metres(feature.stands()),
+                        Amount.metres(off),
+                        Amount.metres(wanted))
+                : Phrase.of(
+                        "It stands {} off; {} is wanted{}",
+                        Amount.metres(off),
+                        Amount.metres(wanted),
+                        switch (feature.kind()) {
+                            case BURIED -> ". Have it located before anybody digs; some utilities want days of notice.";
+                            case DRAIN_FIELD -> ", for roots look for its water; local code may ask for more.";
+                            case WET -> ", since water stands there.";
+                            case BUILDING -> ", half of its full-grown width.";
+                            case TREE -> " for both crowns.";
+                            default -> " to get behind it.";
+                        });
+        return Optional.of(new Finding(
+                wire ? OVERHEAD : CLEARANCE,
+                "tree:" + tree.id(),
+                standing,
+                wire
+                        ? Phrase.of("{} will grow into {}.", tree.label(), name)
+                        : Phrase.of("{} stands too near {}.", tree.label(), name),
+                reason,
+                Amount.metres(off),
+                Amount.metres(wanted),
+                List.of(Remedy.of(
+                        "rootstock.choose",
+                        Phrase.of("Choose a smaller stock"),
+                        Map.of("subject", "tree:" + tree.id()))),
+                STANDS));
     }
 
     /** The tree whose crown comes nearest when both are full grown. */

@@ -2,7 +2,8 @@ package idlebough.core.measure;
 
 /**
  * What a figure is a measure of, and so how it is shown: the unit in each system and the decimals that a grower can
- * use. Base units: m, L, kg, °C, m², mm/h, or a plain number.
+ * use. Base units: m, L, kg, °C, m², mm/h, K, g/m², L/min, kPa,
+ * dS/m, or a plain number.
  */
 public enum Quantity {
     /** Distances on the ground; feet and inches in the US system. */
@@ -20,6 +21,15 @@ public enum Quantity {
     EARTH(Unit.CUBIC_METRE, 2, Unit.CUBIC_FOOT, 0),
     MASS(Unit.KILOGRAM, 0, Unit.POUND, 0),
     TEMPERATURE(Unit.CELSIUS, 1, Unit.FAHRENHEIT, 0),
+    /** A difference of temperatures. */
+    TEMPERATURE_STEP(Unit.KELVIN, 1, Unit.FAHRENHEIT_STEP, 0),
+    /** Small amounts weighed in the hand. */
+    SMALL_MASS(Unit.GRAM, 0, Unit.OUNCE, 1),
+    /** What is spread on the ground. */
+    DOSE(Unit.GRAM_PER_SQUARE_METRE, 0, Unit.POUND_PER_1000_SQUARE_FEET, 1),
+    FLOW(Unit.LITRE_PER_MINUTE, 1, Unit.GALLON_PER_MINUTE, 1),
+    PRESSURE(Unit.KILOPASCAL, 0, Unit.PSI, 0),
+    SALINITY(Unit.DECISIEMENS_PER_METRE, 1, Unit.DECISIEMENS_PER_METRE, 1),
     LAND(Unit.HECTARE, 3, Unit.ACRE, 2),
     AREA(Unit.SQUARE_METRE, 1, Unit.SQUARE_FOOT, 0),
     PERCENT(Unit.PERCENT, 0, Unit.PERCENT, 0),

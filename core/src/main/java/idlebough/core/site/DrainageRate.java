@@ -16,7 +16,7 @@ import java.util.List;
  * @param kMmPerHour rate through all wetted surface, K
  * @param normalisedMmPerHour R12 = 3K: the fall per hour in a 12 × 12 inch hole half full; the one rate that is judged
  * @param halfWidth of the normalised rate: half the spread between the intervals, at least ten per cent, and
- *     twenty-five on a first filling
+ *     twenty-five on a first filling or in a glazed hole
  * @param hoursToEmpty from full to empty
  */
 public record DrainageRate(
@@ -26,7 +26,7 @@ public record DrainageRate(
             Source.published("van Hoorn 1979; Ritzema 1994, ILRI Publ. 16 (inverse auger hole)", Certainty.FAIR);
     private static final double MM_PER_INCH = 25.4;
 
-    static DrainageRate of(TestHole hole, double depth, List<DrainageTest.Reading> used, boolean secondFilling) {
+    static DrainageRate of(TestHole hole, double depth, List<DrainageTest.Reading> used, boolean trusted) {
         DrainageTest.Reading first = used.get(0);
         DrainageTest.Reading last = used.get(used.size() - 1);
         double hours = (last.minutes() - first.minutes()) / 60;
@@ -44,7 +44,7 @@ public record DrainageRate(
             low = Math.min(low, each);
             high = Math.max(high, each);
         }
-        double least = (secondFilling ? Certainty.FAIR : Certainty.WEAK).halfWidth(3 * k);
+        double least = (trusted ? Certainty.FAIR : Certainty.WEAK).halfWidth(3 * k);
         double half = Math.max(least, 3 * (high - low) / 2);
         double empty = k == 0 ? Double.POSITIVE_INFINITY : hole.infiltrated(depth, 0) * 1000 / k;
         return new DrainageRate(raw, k, 3 * k, half, empty);
@@ -56,6 +56,14 @@ public record DrainageRate(
 
     public DrainageClass rawClass() {
         return DrainageClass.of(rawMmPerHour / MM_PER_INCH);
+    }
+
+    /**
+     * The same readings if the walls were sealed by the spade and water left through the bottom alone: then the soil's own
+     * rate is the fall itself, mm/h in a 12-inch hole (water.md 2.2).
+     */
+    public double ifGlazed() {
+        return 3 * rawMmPerHour;
     }
 
     public Working working() {

@@ -9,11 +9,23 @@ import java.util.List;
  * @param hole its shape
  * @param depth of the hole below the stick, m
  * @param secondFilling whether the hole had been filled and emptied before; a first filling reads too fast
+ * @param glazed whether its walls were smeared and not scratched open
  * @param waterEntered water came in by itself: a water table, and no rate
  * @param readings in the order in which they were written down
  */
 public record DrainageTest(
-        TestHole hole, double depth, boolean secondFilling, boolean waterEntered, List<Reading> readings) {
+        TestHole hole,
+        double depth,
+        boolean secondFilling,
+        boolean glazed,
+        boolean waterEntered,
+        List<Reading> readings) {
+
+    /** With scratched walls. */
+    public DrainageTest(
+            TestHole hole, double depth, boolean secondFilling, boolean waterEntered, List<Reading> readings) {
+        this(hole, depth, secondFilling, false, waterEntered, readings);
+    }
 
     /**
      * @param minutes since the filling
@@ -60,6 +72,6 @@ public record DrainageTest(
     /** The rate, or null when fewer than two readings can be used, nothing drained, or water entered. */
     public DrainageRate rate() {
         List<Reading> used = sift().used();
-        return waterEntered || used.size() < 2 ? null : DrainageRate.of(hole, depth, used, secondFilling);
+        return waterEntered || used.size() < 2 ? null : DrainageRate.of(hole, depth, used, secondFilling && !glazed);
     }
 }

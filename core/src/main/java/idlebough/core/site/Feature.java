@@ -14,6 +14,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param evergreen whether a tree or hedge keeps its leaves
  * @param material of a wall or fence; null for others
  * @param clearance to be kept from a line or service, m; null for the usual one
+ * @param about a zone's pit, by its identifier; an existing tree's crop, by its key; null for others
  */
 public record Feature(
         String id,
@@ -25,7 +26,8 @@ public record Feature(
         Double crown,
         boolean evergreen,
         Material material,
-        Double clearance) {
+        Double clearance,
+        String about) {
 
     /** How a feature is drawn and measured. */
     public enum Shape {

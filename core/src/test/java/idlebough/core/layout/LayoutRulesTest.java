@@ -6,6 +6,7 @@ import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.Rootstocks;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.variety.Varieties;
@@ -180,5 +181,38 @@ class LayoutRulesTest {
         PlannedTree b = tree("b", "apple-golden", "mm106", 13, 10);
         assertThat(LayoutRules.roomWorking(a, b).steps()).hasSize(3);
         assertThat(LayoutRules.edgeWorking(PLOT, a).steps()).hasSize(2);
+    }
+
+    /** Practice section 1: not near a power line; distance from structures by the mature size; services located first. */
+    @ParameterizedTest
+    @CsvSource({
+        "OVERHEAD, 1, STOP, layout.overhead",
+        "OVERHEAD, 30, , ",
+        "BURIED, 0.5, STOP, layout.clearance",
+        "BURIED, 1.05, DOUBTFUL, layout.clearance",
+        "BUILDING, 0.5, STOP, layout.clearance",
+        "BUILDING, 8, , ",
+        "WALL, 0.3, STOP, layout.clearance",
+        "WALL, 2, , ",
+        "GATE, 0.1, , "
+    })
+    void clearOfWhatStandsAndHangs(Feature.Kind kind, double off, Standing standing, String rule) {
+        List<Point> points = switch (kind.shape()) {
+            case POINT -> List.of(new Point(30, 20));
+            case LINE -> List.of(new Point(30, 0), new Point(30, 40));
+            case AREA -> List.of(new Point(30, 0), new Point(30, 40), new Point(40, 40), new Point(40, 0));
+        };
+        Feature feature = new Feature("f", kind, "", points, null, null, null, false, null, null, null);
+        PlannedTree tree = tree("a", "apple-cox", "mm111", 30 - off, 20);
+        assertThat(LayoutRules.clearances(List.of(tree), List.of(feature)).stream()
+                        .map(f -> f.standing() + " " + f.rule())
+                        .toList())
+                .isEqualTo(standing == null ? List.of() : List.of(standing + " " + rule));
+        Feature high = new Feature("f", kind, "", points, 30.0, null, null, false, null, null, null);
+        if (kind == Feature.Kind.OVERHEAD) {
+            assertThat(LayoutRules.clearances(List.of(tree), List.of(high)))
+                    .as("a line far above the grown tree is no matter")
+                    .isEmpty();
+        }
     }
 }

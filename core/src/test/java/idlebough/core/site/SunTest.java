@@ -29,6 +29,7 @@ class SunTest {
                 null,
                 false,
                 null,
+                null,
                 null);
     }
 
@@ -42,6 +43,7 @@ class SunTest {
                 null,
                 crown,
                 false,
+                null,
                 null,
                 null);
     }
@@ -145,6 +147,7 @@ class SunTest {
                     null,
                     false,
                     null,
+                    null,
                     null);
             Point place = new Point(7, 17);
             SunHours straight = SunHours.at(place, List.of(HOUSE), year, Ground.falling(5, 200, 0), 0);
@@ -199,7 +202,8 @@ class SunTest {
     void aBareCrownLetsHalfTheSunThrough() {
         SunYear year = SunYear.of(45);
         Feature oak = tree(0, 0, 10, 8);
-        Feature holm = new Feature("h", Feature.Kind.TREE, "holm", oak.points(), 10.0, null, 8.0, true, null, null);
+        Feature holm =
+                new Feature("h", Feature.Kind.TREE, "holm", oak.points(), 10.0, null, 8.0, true, null, null, null);
         Point behind = new Point(0, 9);
         SunHours sheds = SunHours.at(behind, List.of(oak), year, Ground.LEVEL, 0);
         SunHours keeps = SunHours.at(behind, List.of(holm), year, Ground.LEVEL, 0);
@@ -214,7 +218,7 @@ class SunTest {
         SunYear year = SunYear.of(45);
         List<Point> line = List.of(new Point(-10, 0), new Point(10, 0));
         for (Feature.Material material : Feature.Material.values()) {
-            Feature wall = new Feature("w", Feature.Kind.WALL, "", line, 2.0, null, null, false, material, null);
+            Feature wall = new Feature("w", Feature.Kind.WALL, "", line, 2.0, null, null, false, material, null, null);
             double behind = SunHours.at(new Point(0, 1), List.of(wall), year, Ground.LEVEL, 0)
                     .winter();
             double open = SunHours.at(new Point(0, 40), List.of(wall), year, Ground.LEVEL, 0)

@@ -1,0 +1,42 @@
+package idlebough.core.site;
+
+/**
+ * A long mound for a row, with rounded ends. Geometry: prism and the two halves of a frustum; sizes: common practice
+ * (water.md 2.5).
+ *
+ * @param crest length of the flat top from tip to tip, at least its width, m
+ * @param top width of the flat top, m
+ * @param height after settling, m
+ * @param run side slope, run over rise
+ * @param settles share by which the placed soil sinks, below 1
+ */
+public record Berm(double crest, double top, double height, double run, double settles) {
+    public double baseWidth() {
+        return top + 2 * run * height;
+    }
+
+    public double baseLength() {
+        return crest + 2 * run * height;
+    }
+
+    private double straight() {
+        return crest - top;
+    }
+
+    /** Area covered, m². */
+    public double footprint() {
+        return straight() * baseWidth() + Math.PI * baseWidth() * baseWidth() / 4;
+    }
+
+    /** After settling, m³. */
+    public double settled() {
+        double rt = top / 2;
+        double rb = baseWidth() / 2;
+        return straight() * height * (top + baseWidth()) / 2 + Math.PI * height / 3 * (rt * rt + rt * rb + rb * rb);
+    }
+
+    /** What must lie there on the day, m³. */
+    public double placed() {
+        return settled() / (1 - settles);
+    }
+}

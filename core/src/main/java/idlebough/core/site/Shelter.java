@@ -1,0 +1,95 @@
+package idlebough.core.site;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Certainty;
+import idlebough.core.judge.Source;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
+import java.util.List;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * How much of a wind reaches a place, 1 in the open: what hedges and walls upwind leave of it, by their distance in
+ * multiples of their height.
+ *
+ * <p>Figures: open windbreaks (hedges, trees in line) and closed ones (walls, buildings), after Caborn 1957 and Heisler &
+ * DeWalle 1988 as they circulate in extension sheets; from memory, fair. Shelter is of speed at 1 to 2 m above the ground.
+ *
+ * @param windFrom true bearing from which it blows
+ */
+public record Shelter(List<Feature> features, double windFrom, double rotation) {
+    public static final Source SOURCE =
+            Source.published("Caborn 1957; Heisler & DeWalle 1988 (windbreaks)", Certainty.FAIR);
+
+    /** A place is called sheltered when at most this share of the wind's speed is left. */
+    public static final double SHELTERED = 0.7;
+
+    /** Shelter reaches this many heights downwind as figures go on labels. */
+    public static final int REACH = 10;
+
+    private static final double[] HEIGHTS = {0, 2, 5, 10, 15, 20, 30};
+    private static final double[] OPEN_BREAK = {0.5, 0.4, 0.35, 0.55, 0.7, 0.85, 1};
+    private static final double[] CLOSED_BREAK = {0.3, 0.4, 0.6, 0.9, 0.97, 1, 1};
+
+    public static double left(double heights, boolean closed) {
+        double[] table = closed ? CLOSED_BREAK : OPEN_BREAK;
+        for (int i = 1; i < HEIGHTS.length; i++) {
+            if (heights <= HEIGHTS[i]) {
+                double share = (heights - HEIGHTS[i - 1]) / (HEIGHTS[i] - HEIGHTS[i - 1]);
+                return table[i - 1] + share * (table[i] - table[i - 1]);
+            }
+        }
+        return 1;
+    }
+
+    /** Share of the wind's speed that is left at a place, 0 to 1. */
+    public double at(Point place) {
+        double bearing = Math.toRadians(windFrom - rotation);
+        double least = 1;
+        for (Feature feature : features) {
+            if (!feature.kind().casts() || feature.kind() == Feature.Kind.TREE || !feature.isClosed()) {
+                continue;
+            }
+            double reach = 30 * feature.stands();
+            Geometry upwind = Shapes.line(List.of(
+                    place, new Point(place.x() + reach * Math.sin(bearing), place.y() + reach * Math.cos(bearing))));
+            Geometry met = upwind.intersection(feature.footprint());
+            if (!met.isEmpty()) {
+                double heights = met.distance(Shapes.point(place)) / feature.stands();
+                least = Math.min(least, left(heights, feature.kind() != Feature.Kind.HEDGE));
+            }
+        }
+        return least;
+    }
+
+    /** Share of the plot, 0 to 1, that is sheltered; on a grid of about 400 places. */
+    public double share(Plot plot) {
+        double step = Math.sqrt((plot.east() - plot.west()) * (plot.north() - plot.south()) / 400);
+        int all = 0;
+        int sheltered = 0;
+        for (double x = plot.west() + step / 2; x < plot.east(); x += step) {
+            for (double y = plot.south() + step / 2; y < plot.north(); y += step) {
+                Point at = new Point(x, y);
+                if (plot.holds(at)) {
+                    all++;
+                    sheltered += at(at) <= SHELTERED ? 1 : 0;
+                }
+            }
+        }
+        return all == 0 ? 0 : (double) sheltered / all;
+    }
+
+    public Working working(double share) {
+        return Working.of("How {} comes about", Amount.of(100 * share, Quantity.PERCENT))
+                .step(
+                        "From every place a line upwind, {} true, to the first hedge, wall or building",
+                        Amount.of(windFrom, Quantity.BEARING))
+                .step("behind a hedge half of the wind’s speed is left at 10 heights, behind a wall nine tenths")
+                .step(
+                        "sheltered means at most {} left: {} of the plot",
+                        Amount.of(100 * SHELTERED, Quantity.PERCENT),
+                        Amount.of(100 * share, Quantity.PERCENT))
+                .sensitive("Most sensitive to the height and the density of the break.")
+                .from(SOURCE);
+    }
+}
