@@ -18,12 +18,10 @@ import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.plan.TreeView;
-import idlebough.app.site.Pit;
 import idlebough.app.variety.Choice;
 import idlebough.app.winter.WeatherService;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.planting.Form;
-import idlebough.core.site.Texture;
 import idlebough.core.variety.Varieties;
 import idlebough.core.winter.TemperatureFile;
 import idlebough.core.winter.WeatherGenerator;
@@ -100,13 +98,15 @@ public class Demo implements ApplicationRunner {
                         270.0,
                         "stormWind",
                         247.0,
+                        "declination",
+                        4.0,
+                        "deer",
+                        2,
+                        "voles",
+                        1,
                         "corners",
                         "0 0;77 2;79 47;47 59;2 53"));
-        changes.make(scope, "Dug three pits", pen -> {
-            pen.add(pit(scope, "1", 20, 40, Texture.CLAY_LOAM, 0.30, null, 6.6, "0 5;60 11.5;120 17;180 21.6"));
-            pen.add(pit(scope, "2", 46, 30, Texture.LOAM, 0.34, null, 6.4, "0 4;30 9.5;60 14.2;90 18.4"));
-            pen.add(pit(scope, "3", 68, 12, Texture.CLAY_LOAM, 0.22, 0.55, 6.8, "0 5;60 7.1;120 9;180 10.8"));
-        });
+        changes.make(scope, "Drew the ground and dug three pits", pen -> DemoSites.quillane(pen, scope));
         load(
                 scope,
                 new SimulatedStation(
@@ -225,10 +225,7 @@ public class Demo implements ApplicationRunner {
                         45.0,
                         "corners",
                         "0 0;11 0;11 16;0 16"));
-        changes.make(
-                scope,
-                "Dug a pit",
-                pen -> pen.add(pit(scope, "1", 6.5, 9, Texture.CLAY, 0.24, 0.45, 6.2, "0 5;60 7.2;120 9.3;180 11.2")));
+        changes.make(scope, "Drew the yard and dug a pit", pen -> DemoSites.terrace(pen, scope));
         load(
                 scope,
                 new SimulatedStation(
@@ -277,43 +274,6 @@ public class Demo implements ApplicationRunner {
                 scope,
                 "Set the plan",
                 pen -> pen.save(changes.with(reader.reckon(scope).plan().settings(), values)));
-    }
-
-    private static Pit pit(
-            Scope scope,
-            String label,
-            double x,
-            double y,
-            Texture texture,
-            double topsoil,
-            Double pan,
-            double ph,
-            String readings) {
-        StringBuilder metres = new StringBuilder();
-        for (String reading : readings.split(";")) {
-            String[] pair = reading.split(" ");
-            metres.append(metres.isEmpty() ? "" : ";")
-                    .append(pair[0])
-                    .append(' ')
-                    .append(Double.parseDouble(pair[1]) / 100);
-        }
-        return new Pit(
-                Ids.next(),
-                scope.orchard(),
-                label,
-                x,
-                y,
-                texture,
-                topsoil,
-                pan,
-                ph,
-                0.30,
-                0.40,
-                true,
-                false,
-                metres.toString(),
-                0,
-                false);
     }
 
     private void choose(Scope scope, List<String> wanted) {

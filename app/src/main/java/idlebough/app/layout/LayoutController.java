@@ -6,6 +6,7 @@ import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.plan.TreeView;
+import idlebough.app.site.GroundDrawing;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
@@ -61,6 +62,9 @@ public class LayoutController {
             @RequestParam(defaultValue = "7") int year) {
         Reckoning plan = pages.open(model, scope, Stage.LAYOUT);
         fill(model, plan, tree, Math.max(0, Math.min(40, year)));
+        model.addAttribute(
+                "marks",
+                plan.plot() == null ? List.of() : GroundDrawing.of(plan, Sheet.of(plan.plot(), 726, 660), say));
         model.addAttribute("inRow", LayoutService.inRow(plan));
         model.addAttribute("patterns", RowFill.Pattern.values());
         PlanSettings settings = plan.plan().settings();

@@ -6,6 +6,7 @@ import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.plan.TreeView;
 import idlebough.app.variety.Choice;
+import idlebough.core.layout.LayoutRules;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.RowFill;
 import idlebough.core.planting.Form;
@@ -73,6 +74,7 @@ public class LayoutService {
                 .filter(place -> standing.stream()
                         .allMatch(tree -> tree.place().distance(place.at())
                                 >= (tree.size().spread() + inRow) / 2))
+                .filter(place -> LayoutRules.clear(place.at(), inRow, plan.features()))
                 .toList();
         Deque<Choice> order = order(plan.plan().choices());
         int wanted = order.size();

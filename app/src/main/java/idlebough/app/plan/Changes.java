@@ -191,7 +191,7 @@ public class Changes {
     }
 
     /**
-     * Undoes this account's last set.
+     * Undoes this account's last set that is not undone yet; asked again, the one before it.
      *
      * @return its cause, or null when there is nothing to undo
      * @throws LostRace when someone changed one of its rows since
@@ -203,15 +203,47 @@ public class Changes {
         if (last == null) {
             return null;
         }
-        List<ChangeEntry> entries = new ArrayList<>(orchards.entries(scope, last.id()));
-        Collections.reverse(entries);
-        run(scope, "Undid: " + last.cause(), Ids.next(), pen -> entries.forEach(entry -> turnBack(scope, entry)));
+        String undoing = Ids.next();
+        back(scope, "Undid: " + last.cause(), undoing, last.id());
         orchards.markUndone(scope, last.id(), clock.instant());
+        orchards.markUndoing(scope, undoing, last.id());
         return last.cause();
     }
 
+    /**
+     * Does again what this account undid last, as long as it has changed nothing else since.
+     *
+     * @return its cause, or null when there is nothing to do again
+     * @throws LostRace when someone changed one of its rows since
+     */
+    @Transactional
+    public String redo(Scope scope) {
+        require(orchards.lock(scope) != null);
+        ChangeSet undoing = orchards.lastUndoing(scope);
+        if (undoing == null) {
+            return null;
+        }
+        String undone = orchards.undoneBy(scope, undoing.id());
+        String again = Ids.next();
+        String cause = undoing.cause().replaceFirst("^Undid: ", "");
+        back(scope, "Did again: " + cause, again, undoing.id());
+        // The set counts as done once more; its undoing and this redoing cancel out.
+        orchards.markUndone(scope, undone, null);
+        orchards.markUndone(scope, undoing.id(), clock.instant());
+        orchards.markUndone(scope, again, clock.instant());
+        orchards.markUndoing(scope, again, undoing.id());
+        return cause;
+    }
+
+    private void back(Scope scope, String cause, String set, String of) {
+        List<ChangeEntry> entries = new ArrayList<>(orchards.entries(scope, of));
+        Collections.reverse(entries);
+        run(scope, cause, set, pen -> entries.forEach(entry -> turnBack(pen, entry)));
+    }
+
     @SuppressWarnings("unchecked")
-    private void turnBack(Scope scope, ChangeEntry entry) {
+    private void turnBack(Pen pen, ChangeEntry entry) {
+        Scope scope = pen.scope;
         Kind<Row> kind = (Kind<Row>) kinds.values().stream()
                 .filter(k -> k.type().getSimpleName().equals(entry.entity()))
                 .findFirst()
@@ -227,5 +259,6 @@ public class Changes {
         if (kind.mapper().update(scope, back) != 1) {
             throw new LostRace(now);
         }
+        pen.log(kind.type().getName(), now.id(), now, back);
     }
 }

@@ -70,17 +70,23 @@ public class OrchardController {
         return zone;
     }
 
+    @PostMapping("/orchards/{orchard}/redo")
+    String redo(Scope scope, @RequestParam(defaultValue = "site") String back) {
+        pages.changes().redo(scope);
+        return "redirect:/orchards/" + scope.orchard() + "/" + (back.matches("[a-z]+(/[a-z]+)?") ? back : "site");
+    }
+
     @PostMapping("/orchards/{orchard}/undo")
     String undo(Scope scope, @RequestParam(defaultValue = "site") String back) {
         pages.changes().undo(scope);
-        return "redirect:/orchards/" + scope.orchard() + "/" + (back.matches("[a-z]+") ? back : "site");
+        return "redirect:/orchards/" + scope.orchard() + "/" + (back.matches("[a-z]+(/[a-z]+)?") ? back : "site");
     }
 
     @PostMapping("/orchards/{orchard}/seen")
     String seen(Scope scope, @RequestParam String set, @RequestParam(defaultValue = "site") String back) {
         pages.reckon(scope);
         orchards.markSeen(scope, set);
-        return "redirect:/orchards/" + scope.orchard() + "/" + (back.matches("[a-z]+") ? back : "site");
+        return "redirect:/orchards/" + scope.orchard() + "/" + (back.matches("[a-z]+(/[a-z]+)?") ? back : "site");
     }
 
     @GetMapping("/orchards/{orchard}/history")
@@ -119,7 +125,28 @@ public class OrchardController {
             orchards.create(id, name, zone, clock.instant());
             orchards.join(id, account, "OWNER");
             Scope scope = new Scope(id, account);
-            sites.insert(scope, new Site(Ids.next(), id, latitude, null, null, 0, null, null, null, null, null, "", 0));
+            sites.insert(
+                    scope,
+                    new Site(
+                            Ids.next(),
+                            id,
+                            latitude,
+                            null,
+                            null,
+                            0,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            "",
+                            null,
+                            0,
+                            0,
+                            0,
+                            0,
+                            0,
+                            0));
             LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(zone)));
             // Dormant season: the coming March in the north, August in the south.
             LocalDate planting = LocalDate.of(today.getYear(), latitude < 0 ? 8 : 3, 15);

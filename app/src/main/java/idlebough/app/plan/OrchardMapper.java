@@ -47,8 +47,16 @@ public interface OrchardMapper {
     /** The newest sets, newest first. */
     List<ChangeSet> sets(@Param("scope") Scope scope, @Param("limit") int limit);
 
-    /** The newest set of this account that changed rows and is not undone; null when there is none. */
+    /** The newest set of this account that changed rows, is not undone and undoes nothing; null when there is none. */
     ChangeSet lastOwn(@Param("scope") Scope scope);
+
+    /** The newest live set of this account, when it is an undoing; else null. */
+    ChangeSet lastUndoing(@Param("scope") Scope scope);
+
+    /** The set that an undoing undid. */
+    String undoneBy(@Param("scope") Scope scope, @Param("set") String set);
+
+    int markUndoing(@Param("scope") Scope scope, @Param("set") String set, @Param("undoes") String undoes);
 
     List<ChangeEntry> entries(@Param("scope") Scope scope, @Param("set") String set);
 

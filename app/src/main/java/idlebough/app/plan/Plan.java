@@ -6,6 +6,8 @@ import idlebough.app.layout.Peg;
 import idlebough.app.layout.PlanSettings;
 import idlebough.app.layout.Tree;
 import idlebough.app.layout.WayChoice;
+import idlebough.app.site.Drawn;
+import idlebough.app.site.Filling;
 import idlebough.app.site.Pit;
 import idlebough.app.site.Site;
 import idlebough.app.variety.Choice;
@@ -19,6 +21,8 @@ public record Plan(
         Site site,
         PlanSettings settings,
         List<Pit> pits,
+        List<Filling> fillings,
+        List<Drawn> drawn,
         List<Choice> choices,
         List<OwnFigure> ownFigures,
         List<WayChoice> ways,
@@ -41,10 +45,35 @@ public record Plan(
                 site,
                 settings,
                 pits,
+                fillings,
+                drawn,
                 choices,
                 ownFigures,
                 ways,
                 moved,
+                trees,
+                measures,
+                notes,
+                weather,
+                stationName);
+    }
+
+    /** The same plan with one feature elsewhere, or with one more: what drawing asks about. */
+    public Plan withDrawn(Drawn changed) {
+        List<Drawn> all = new java.util.ArrayList<>(
+                drawn.stream().filter(d -> !d.id().equals(changed.id())).toList());
+        all.add(changed);
+        return new Plan(
+                orchard,
+                site,
+                settings,
+                pits,
+                fillings,
+                List.copyOf(all),
+                choices,
+                ownFigures,
+                ways,
+                pegs,
                 trees,
                 measures,
                 notes,

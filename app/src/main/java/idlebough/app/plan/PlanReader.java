@@ -8,12 +8,15 @@ import idlebough.app.layout.PegMapper;
 import idlebough.app.layout.PlanMapper;
 import idlebough.app.layout.TreeMapper;
 import idlebough.app.layout.WayMapper;
+import idlebough.app.site.FeatureMapper;
+import idlebough.app.site.FillingMapper;
 import idlebough.app.site.PitMapper;
 import idlebough.app.site.Site;
 import idlebough.app.site.SiteMapper;
 import idlebough.app.variety.ChoiceMapper;
 import idlebough.app.variety.OwnFigureMapper;
 import idlebough.app.winter.WeatherMapper;
+import idlebough.core.site.SunYear;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.WinterLedger;
@@ -31,6 +34,8 @@ public class PlanReader {
     private final SiteMapper sites;
     private final PlanMapper plans;
     private final PitMapper pits;
+    private final FillingMapper fillings;
+    private final FeatureMapper features;
     private final ChoiceMapper choices;
     private final OwnFigureMapper ownFigures;
     private final WayMapper ways;
@@ -43,6 +48,8 @@ public class PlanReader {
             Caffeine.newBuilder().maximumSize(200).build();
     private final Cache<String, StationRecord> records =
             Caffeine.newBuilder().maximumSize(50).build();
+    private final Cache<Double, SunYear> suns =
+            Caffeine.newBuilder().maximumSize(50).build();
     private final Cache<String, WinterLedger> ledgers =
             Caffeine.newBuilder().maximumSize(50).build();
 
@@ -51,6 +58,8 @@ public class PlanReader {
             SiteMapper sites,
             PlanMapper plans,
             PitMapper pits,
+            FillingMapper fillings,
+            FeatureMapper features,
             ChoiceMapper choices,
             OwnFigureMapper ownFigures,
             WayMapper ways,
@@ -63,6 +72,8 @@ public class PlanReader {
         this.sites = sites;
         this.plans = plans;
         this.pits = pits;
+        this.fillings = fillings;
+        this.features = features;
         this.choices = choices;
         this.ownFigures = ownFigures;
         this.ways = ways;
@@ -97,7 +108,8 @@ public class PlanReader {
                 plan,
                 ledgers.get(
                         ledgerKey(plan),
-                        key -> WinterLedger.of(plan.weather(), plan.site().latitude())));
+                        key -> WinterLedger.of(plan.weather(), plan.site().latitude())),
+                sun(plan));
     }
 
     /**
@@ -111,7 +123,13 @@ public class PlanReader {
         WinterLedger ledger = ledgers.getIfPresent(ledgerKey(plan));
         return new Reckoning(
                 plan,
-                ledger == null ? WinterLedger.of(plan.weather(), plan.site().latitude()) : ledger);
+                ledger == null ? WinterLedger.of(plan.weather(), plan.site().latitude()) : ledger,
+                sun(plan));
+    }
+
+    /** The sun depends on nothing but the latitude. */
+    private SunYear sun(Plan plan) {
+        return suns.get(plan.site().latitude(), SunYear::of);
     }
 
     private static String weatherKey(Orchard orchard) {
@@ -136,6 +154,8 @@ public class PlanReader {
                 site,
                 plans.all(scope).get(0),
                 pits.all(scope),
+                fillings.all(scope),
+                features.all(scope),
                 choices.all(scope),
                 ownFigures.all(scope),
                 ways.all(scope),

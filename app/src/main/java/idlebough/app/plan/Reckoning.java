@@ -4,6 +4,8 @@ import idlebough.app.daybook.Measure;
 import idlebough.app.layout.Peg;
 import idlebough.app.layout.Tree;
 import idlebough.app.layout.WayChoice;
+import idlebough.app.site.Drawn;
+import idlebough.app.site.Site;
 import idlebough.app.site.SiteText;
 import idlebough.app.variety.Choice;
 import idlebough.app.variety.OwnFigure;
@@ -25,12 +27,21 @@ import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.Rootstock;
 import idlebough.core.rootstock.RootstockRules;
 import idlebough.core.rootstock.Rootstocks;
+import idlebough.core.site.ColdAir;
 import idlebough.core.site.DrainageClass;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Footing;
+import idlebough.core.site.Ground;
+import idlebough.core.site.GroundRules;
+import idlebough.core.site.Microclimate;
+import idlebough.core.site.PitZones;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.site.SiteRules;
 import idlebough.core.site.SoilPit;
+import idlebough.core.site.SunHours;
+import idlebough.core.site.SunMap;
+import idlebough.core.site.SunYear;
 import idlebough.core.site.Texture;
 import idlebough.core.variety.Varieties;
 import idlebough.core.variety.Variety;
@@ -59,11 +70,13 @@ import java.util.stream.Collectors;
 public final class Reckoning {
     private final Plan plan;
     private final WinterLedger winters;
+    private final SunYear sunYear;
     private final Map<String, Object> parts = new HashMap<>();
 
-    Reckoning(Plan plan, WinterLedger winters) {
+    Reckoning(Plan plan, WinterLedger winters, SunYear sunYear) {
         this.plan = plan;
         this.winters = winters;
+        this.sunYear = sunYear;
     }
 
     public Plan plan() {
@@ -94,7 +107,93 @@ public final class Reckoning {
     }
 
     public List<SoilPit> pits() {
-        return part("pits", () -> plan.pits().stream().map(SiteText::pit).toList());
+        return part(
+                "pits",
+                () -> plan.pits().stream()
+                        .map(row -> SiteText.pit(row, plan.fillings()))
+                        .toList());
+    }
+
+    public List<Feature> features() {
+        return part("features", () -> plan.drawn().stream().map(Drawn::feature).toList());
+    }
+
+    public SunYear sunYear() {
+        return sunYear;
+    }
+
+    /** The lie of the ground: through three spot heights or more, else as given, else level. */
+    public Ground ground() {
+        return part("ground", () -> {
+            Ground measured = Ground.through(features().stream()
+                    .filter(f -> f.kind() == Feature.Kind.SPOT && f.height() != null)
+                    .map(f -> new Ground.Spot(f.points().get(0), f.height()))
+                    .toList());
+            Site site = plan.site();
+            return measured != null
+                    ? measured
+                    : site.slope() == null || site.aspect() == null
+                            ? Ground.LEVEL
+                            : Ground.falling(site.slope(), site.aspect(), site.rotation());
+        });
+    }
+
+    /** Null while no boundary is drawn. */
+    public SunMap sunMap() {
+        return part("sunMap", () -> {
+            if (plot() == null) {
+                return null;
+            }
+            // About ten thousand cells at most, and none finer than a foot is of use.
+            double cell = Math.max(
+                    0.3, Math.sqrt((plot().east() - plot().west()) * (plot().north() - plot().south()) / 8000));
+            return SunMap.of(plot(), features(), sunYear, ground(), plan.site().rotation(), cell);
+        });
+    }
+
+    public SunHours sunAt(Point place) {
+        return SunHours.at(place, features(), sunYear, ground(), plan.site().rotation());
+    }
+
+    /** The sun of every tree to be planted, by its id. */
+    public Map<String, SunHours> sunOfTrees() {
+        return part("sunOfTrees", () -> {
+            List<TreeView> toPlant = trees().stream().filter(TreeView::toPlant).toList();
+            List<SunHours> hours = SunHours.at(
+                    toPlant.stream().map(t -> t.planned().place()).toList(),
+                    features(),
+                    sunYear,
+                    ground(),
+                    plan.site().rotation());
+            Map<String, SunHours> byTree = new LinkedHashMap<>();
+            for (int i = 0; i < hours.size(); i++) {
+                byTree.put(toPlant.get(i).id(), hours.get(i));
+            }
+            return byTree;
+        });
+    }
+
+    /** Null while no boundary is drawn. */
+    public ColdAir cold() {
+        return part("cold", () -> plot() == null ? null : ColdAir.of(plot(), features(), ground()));
+    }
+
+    /** What makes the cold nights of a place other than the station's; nothing while no boundary is drawn. */
+    public Microclimate microclimate(Point place) {
+        return plot() == null
+                ? new Microclimate(List.of())
+                : Microclimate.at(
+                        place,
+                        plot(),
+                        features(),
+                        cold(),
+                        plan.site().latitude(),
+                        plan.site().rotation());
+    }
+
+    /** Null while no boundary is drawn. */
+    public PitZones zones() {
+        return part("zones", () -> plot() == null ? null : PitZones.of(plot(), pits(), features()));
     }
 
     /** The crops that matter here: those of the trees and choices. */
@@ -108,11 +207,9 @@ public final class Reckoning {
         });
     }
 
-    /** The pit that speaks for a place: the nearest. */
+    /** The pit that speaks for a place: of the zone drawn round it, else the nearest. */
     public SoilPit pitFor(Point place) {
-        return pits().stream()
-                .min(Comparator.comparingDouble(pit -> pit.place().distance(place)))
-                .orElse(null);
+        return PitZones.pitFor(place, pits(), features());
     }
 
     // Winters, varieties
@@ -354,9 +451,12 @@ public final class Reckoning {
                                     variety(choice.varietyKey()),
                                     stock(choice),
                                     pitsOf(choice))));
-                case "layout" ->
-                    found.addAll(LayoutRules.judge(
-                            plot(), trees().stream().map(TreeView::planned).toList(), web()));
+                case "layout" -> {
+                    List<PlannedTree> planned =
+                            trees().stream().map(TreeView::planned).toList();
+                    found.addAll(LayoutRules.judge(plot(), planned, web()));
+                    found.addAll(LayoutRules.clearances(planned, features()));
+                }
                 case "irrigation" ->
                     trees().stream()
                             .filter(TreeView::toPlant)
@@ -381,22 +481,35 @@ public final class Reckoning {
         // Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit.
         Set<String> seen = new LinkedHashSet<>();
         if (trees().isEmpty()) {
-            pits().forEach(pit -> crops().forEach(crop -> judge(found, pit, crop)));
+            pits().forEach(pit -> crops().forEach(crop -> found.addAll(SiteRules.judge(pit, crop))));
         } else {
             trees().stream()
                     .filter(TreeView::toPlant)
                     .filter(tree -> tree.pit() != null
                             && tree.footing() == Footing.GRADE
                             && seen.add(tree.pit().id() + tree.variety().crop().key()))
-                    .forEach(tree -> judge(found, tree.pit(), tree.variety().crop()));
+                    .forEach(tree -> found.addAll(
+                            SiteRules.judge(tree.pit(), tree.variety().crop())));
         }
-    }
-
-    private static void judge(List<Finding> found, SoilPit pit, Crop crop) {
-        found.add(SiteRules.drainage(pit, crop));
-        Finding ph = SiteRules.ph(pit, crop);
-        if (ph != null) {
-            found.add(ph);
+        if (plot() == null) {
+            return;
+        }
+        Finding missing = GroundRules.pits(zones());
+        if (missing != null) {
+            found.add(missing);
+        }
+        for (TreeView tree : trees()) {
+            if (tree.toPlant()) {
+                Crop crop = tree.variety().crop();
+                String subject = "tree:" + tree.id();
+                found.add(GroundRules.sun(
+                        subject, tree.label(), crop, sunOfTrees().get(tree.id())));
+                Finding cold = GroundRules.cold(
+                        subject, tree.label(), crop, tree.planned().place(), cold());
+                if (cold != null) {
+                    found.add(cold);
+                }
+            }
         }
     }
 

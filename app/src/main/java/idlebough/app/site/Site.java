@@ -2,7 +2,12 @@ package idlebough.app.site;
 
 import idlebough.app.plan.Row;
 
-/** The ground as it is stored. Metres, degrees, per cent; corners as {@code x y;x y}. */
+/**
+ * The ground as it is stored. Metres, degrees, per cent; corners as {@code x y;x y}.
+ *
+ * @param tapes the tape survey as it was typed; null when there was none
+ * @param deer and the others: pressure, 0 none, 1 some, 2 heavy
+ */
 public record Site(
         String id,
         String orchardId,
@@ -16,6 +21,12 @@ public record Site(
         Double prevailingWind,
         Double stormWind,
         String corners,
+        String tapes,
+        int deer,
+        int rabbits,
+        int voles,
+        int gophers,
+        int birds,
         int version)
         implements Row {
     @Override

@@ -1,10 +1,9 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Ids;
 import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
+import idlebough.app.site.Layers.Layer;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
@@ -12,16 +11,16 @@ import idlebough.app.web.Sheet;
 import idlebough.app.web.Stage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
+import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
-import idlebough.core.measure.Entry;
 import idlebough.core.measure.Quantity;
-import idlebough.core.measure.Spoken;
 import idlebough.core.site.DrainageRate;
-import idlebough.core.site.DrainageTest;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
+import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
-import idlebough.core.site.Texture;
+import idlebough.core.site.WhatToDo;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -29,12 +28,11 @@ import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The ground: its shape, its slope and winds, and what its soil does with water. */
+/** The spread of the ground: its figures and findings, and the plot with its layers; and the form of what is not drawn. */
 @Controller
 @RequestMapping("/orchards/{orchard}/site")
 public class SiteController {
@@ -42,50 +40,146 @@ public class SiteController {
     /** What the profile of a pit leaves for the plot. */
     private static final double BESIDE_PROFILE = 580;
 
-    private static final double SHEET_HEIGHT = 660;
-    private final Pages pages;
-    private final SiteMapper sites;
-    private final PitMapper pits;
+    /** The tools stand below the plot. */
+    private static final double SHEET_HEIGHT = 610;
 
-    SiteController(Pages pages, SiteMapper sites, PitMapper pits) {
+    private final Pages pages;
+    private final ShadeView shades;
+
+    SiteController(Pages pages, ShadeView shades) {
         this.pages = pages;
-        this.sites = sites;
-        this.pits = pits;
+        this.shades = shades;
     }
 
+    /** What can be done for one crop at the chosen pit. */
+    public record CropAnswer(WhatToDo what, WhatToDo.Option advised) {}
+
     @GetMapping
-    String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String pit) {
-        Reckoning plan = draw(scope, model);
-        SoilPit chosen = plan.pits().stream()
+    String show(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @RequestParam(required = false) String pit,
+            @RequestParam(defaultValue = "none") String layer,
+            @RequestParam(defaultValue = "0") int month,
+            @RequestParam(required = false) String at,
+            @RequestParam(required = false) Integer day,
+            @RequestParam(required = false) Integer minute) {
+        Layer chosen = Layer.of(layer);
+        Reckoning plan = open(pages, scope, reader, model, chosen == Layer.NONE || chosen == Layer.SOIL);
+        model.addAttribute("layer", chosen);
+        model.addAttribute("layers", Layer.values());
+        SoilPit seen = plan.pits().stream()
                 .filter(p -> p.id().equals(pit))
                 .findFirst()
                 .orElse(plan.pits().stream()
                         .min(Comparator.comparingDouble(p ->
                                 p.rate() == null ? Double.MAX_VALUE : p.rate().normalisedMmPerHour()))
                         .orElse(null));
-        model.addAttribute("pit", chosen);
-        model.addAttribute("figures", chosen == null ? List.of() : figures(chosen));
-        model.addAttribute(
-                "rejected",
-                chosen == null || chosen.test() == null
-                        ? List.of()
-                        : chosen.test().sift().rejected());
+        model.addAttribute("pit", seen);
+        model.addAttribute("figures", List.of());
+        if (plan.plot() == null) {
+            return "site/site";
+        }
+        Sheet sheet = (Sheet) model.getAttribute("sheet");
+        Point cross = cross(at, plan);
+        model.addAttribute("cross", cross);
+        switch (chosen) {
+            case SUN -> sun(model, plan, sheet, reader, month, cross);
+            case SHADOW -> shades.put(model, plan, sheet, day, minute);
+            case COLD -> {
+                model.addAttribute("hatches", Layers.cold(plan.cold(), sheet, reader));
+                model.addAttribute("arrows", Layers.runs(plan.plot(), plan.cold(), sheet));
+                model.addAttribute("figures", Layers.coldFigures(plan, cross));
+            }
+            case WIND -> {
+                model.addAttribute("figures", Layers.windFigures(plan));
+                Double storm = plan.plan().site().stormWind();
+                if (storm != null) {
+                    Shelter shelter = new Shelter(
+                            plan.features(), storm, plan.plan().site().rotation());
+                    model.addAttribute("hatches", List.of(Layers.lee(plan.plot(), shelter, sheet)));
+                }
+            }
+            default -> {
+                if (seen != null) {
+                    model.addAttribute("figures", figures(seen));
+                    model.addAttribute("row", row(plan, seen.id()));
+                    model.addAttribute("rejected", rejected(plan, seen.id()));
+                    model.addAttribute("answers", answers(plan, seen));
+                }
+                if (chosen == Layer.SOIL) {
+                    model.addAttribute("zones", plan.zones().zones());
+                }
+            }
+        }
         return "site/site";
     }
 
-    private Reckoning draw(Scope scope, Model model) {
+    private static void sun(Model model, Reckoning plan, Sheet sheet, Reader reader, int month, Point cross) {
+        List<Integer> months = month >= 1 && month <= 12
+                ? List.of(month)
+                : month == 13 ? plan.sunYear().leafless() : plan.sunYear().season();
+        model.addAttribute("month", month);
+        model.addAttribute("hatches", Layers.sun(plan.sunMap(), months, sheet, reader));
+        model.addAttribute("figures", Layers.sunFigures(plan, cross));
+        model.addAttribute("bars", Layers.bars(plan.sunAt(cross)));
+        model.addAttribute("cropSun", Layers.crops(plan));
+    }
+
+    /** The place asked about: the one in the address, or the middle of the plot. */
+    private static Point cross(String at, Reckoning plan) {
+        if (at != null && at.matches("-?\\d{1,5}(\\.\\d{1,3})?,-?\\d{1,5}(\\.\\d{1,3})?")) {
+            String[] pair = at.split(",");
+            return new Point(Double.parseDouble(pair[0]), Double.parseDouble(pair[1]));
+        }
+        Plot plot = plan.plot();
+        return new Point((plot.west() + plot.east()) / 2, (plot.south() + plot.north()) / 2);
+    }
+
+    static Pit row(Reckoning plan, String id) {
+        return plan.plan().pits().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Readings that are kept but not used, in words, of all fillings of a pit. */
+    static List<String> rejected(Reckoning plan, String pit) {
+        return plan.plan().fillings().stream()
+                .filter(f -> f.pitId().equals(pit))
+                .flatMap(f -> f.test().sift().rejected().stream()
+                        .map(r -> "Reading " + (r.index() + 1) + " of " + f.title() + " is kept but not used: "
+                                + r.why() + "."))
+                .toList();
+    }
+
+    private static List<CropAnswer> answers(Reckoning plan, SoilPit pit) {
+        return plan.crops().stream()
+                .map(crop -> WhatToDo.of(crop, pit))
+                .map(what -> new CropAnswer(what, what.advised()))
+                .toList();
+    }
+
+    /** Opens the page with the plot on its sheet. */
+    static Reckoning open(Pages pages, Scope scope, Reader reader, Model model, boolean profile) {
         Reckoning plan = pages.open(model, scope, Stage.SITE);
         Plot plot = plan.plot();
+        Sheet sheet = plot == null
+                ? null
+                : Sheet.of(plot, profile && !plan.pits().isEmpty() ? BESIDE_PROFILE : SHEET_WIDTH, SHEET_HEIGHT);
         model.addAttribute("plot", plot);
-        model.addAttribute(
-                "sheet",
-                plot == null
-                        ? null
-                        : Sheet.of(plot, plan.pits().isEmpty() ? SHEET_WIDTH : BESIDE_PROFILE, SHEET_HEIGHT));
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("marks", sheet == null ? List.of() : GroundDrawing.of(plan, sheet, reader));
         return plan;
     }
 
-    private static List<Figure> figures(SoilPit pit) {
+    /** The sheet of every page of this room that has no profile beside it. */
+    static Sheet sheet(Plot plot) {
+        return Sheet.of(plot, SHEET_WIDTH, SHEET_HEIGHT);
+    }
+
+    static List<Figure> figures(SoilPit pit) {
         List<Figure> figures = new ArrayList<>();
         DrainageRate rate = pit.rate();
         if (rate != null) {
@@ -105,27 +199,43 @@ public class SiteController {
                     "empty",
                     "A full hole is empty after",
                     Amount.of(rate.hoursToEmpty(), Quantity.HOURS),
-                    "",
+                    "the same test",
                     rate::working));
         }
+        figures.add(new Figure(
+                "held",
+                Phrase.of("Water held where roots can go"),
+                Amount.of(pit.waterHeld() / 1000, Quantity.RAIN),
+                Phrase.of("in {}", Amount.cm(pit.rootable())),
+                () -> PitFigures.held(pit)));
         return figures;
+    }
+
+    /** The shadows of another moment, while the slider moves. */
+    @GetMapping("/shadows")
+    String shadows(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @RequestParam(required = false) Integer day,
+            @RequestParam(required = false) Integer minute) {
+        Reckoning plan = pages.reckon(scope);
+        if (plan.plot() == null) {
+            throw new idlebough.app.plan.NotFound();
+        }
+        shades.put(model, plan, sheet(plan.plot()), day, minute);
+        return "site/layers :: shade";
     }
 
     @GetMapping("/edit")
     String edit(Scope scope, Reader reader, Model model) {
-        Reckoning plan = draw(scope, model);
+        Reckoning plan = open(pages, scope, reader, model, false);
         model.addAttribute("fields", form(plan, reader.display()));
         return "site/edit";
     }
 
     private static Fields form(Reckoning plan, Display display) {
         Site site = plan.plan().site();
-        StringBuilder corners = new StringBuilder();
-        SiteText.points(site.corners())
-                .forEach(p -> corners.append(display.field(p.x(), Quantity.LENGTH))
-                        .append("; ")
-                        .append(display.field(p.y(), Quantity.LENGTH))
-                        .append('\n'));
         return Fields.blank(display)
                 .put("name", plan.plan().orchard().name())
                 .put("timeZone", plan.plan().orchard().timeZone())
@@ -138,7 +248,12 @@ public class SiteController {
                 .put("aspect", site.aspect(), Quantity.BEARING)
                 .put("prevailingWind", site.prevailingWind(), Quantity.BEARING)
                 .put("stormWind", site.stormWind(), Quantity.BEARING)
-                .put("corners", corners)
+                .put("corners", Places.text(SiteText.points(site.corners()), display))
+                .put("deer", site.deer())
+                .put("rabbits", site.rabbits())
+                .put("voles", site.voles())
+                .put("gophers", site.gophers())
+                .put("birds", site.birds())
                 .put("version", site.version());
     }
 
@@ -149,7 +264,7 @@ public class SiteController {
         Fields fields = new Fields(typed, reader.display());
         String name = fields.words("name", 120);
         String zone = fields.value("timeZone").strip();
-        if (!java.time.ZoneId.getAvailableZoneIds().contains(zone)) {
+        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
             fields.complain(
                     "timeZone",
                     "“" + zone + "” is not a time zone of the IANA list; write it like Europe/Lisbon or UTC.");
@@ -163,7 +278,7 @@ public class SiteController {
         Double aspect = fields.optional("aspect", Quantity.BEARING, 0, 360);
         Double prevailing = fields.optional("prevailingWind", Quantity.BEARING, 0, 360);
         Double storm = fields.optional("stormWind", Quantity.BEARING, 0, 360);
-        List<Point> corners = corners(fields, reader.display());
+        List<Point> corners = Places.corners(fields);
         if (!fields.wrong()) {
             Site after = new Site(
                     before.id(),
@@ -178,6 +293,12 @@ public class SiteController {
                     prevailing,
                     storm,
                     SiteText.corners(corners),
+                    before.tapes(),
+                    pressure(fields, "deer"),
+                    pressure(fields, "rabbits"),
+                    pressure(fields, "voles"),
+                    pressure(fields, "gophers"),
+                    pressure(fields, "birds"),
                     fields.version());
             try {
                 pages.changes().rename(scope, name, zone);
@@ -187,197 +308,13 @@ public class SiteController {
                 fields.against(form(pages.reckon(scope), reader.display()));
             }
         }
-        draw(scope, model);
+        open(pages, scope, reader, model, false);
         model.addAttribute("fields", fields);
         return "site/edit";
     }
 
-    /** Corners one a line, or the two sides of a rectangle. */
-    private static List<Point> corners(Fields fields, Display display) {
-        List<Point> corners = new ArrayList<>();
-        if (fields.ticked("east") || fields.ticked("north")) {
-            double east = fields.required("east", Quantity.LENGTH, 1, 20_000);
-            double north = fields.required("north", Quantity.LENGTH, 1, 20_000);
-            return List.of(new Point(0, 0), new Point(east, 0), new Point(east, north), new Point(0, north));
-        }
-        int line = 0;
-        for (String text : fields.value("corners").split("\\R")) {
-            line++;
-            if (text.isBlank()) {
-                continue;
-            }
-            String[] pair = text.contains(";") ? text.split(";") : text.strip().split("[\\t ]+");
-            Entry x = pair.length == 2
-                    ? Spoken.read(pair[0], Quantity.LENGTH, display.system(), display.locale())
-                    : Entry.wrong("");
-            Entry y = pair.length == 2
-                    ? Spoken.read(pair[1], Quantity.LENGTH, display.system(), display.locale())
-                    : Entry.wrong("");
-            if (x.value() == null || y.value() == null) {
-                fields.complain(
-                        "corners",
-                        "Line " + line + ", “" + text.strip()
-                                + "”, is not a corner; write east and north of the origin with a semicolon between, like 12.5; 30.");
-                return List.of();
-            }
-            corners.add(new Point(x.value(), y.value()));
-        }
-        String complaint = corners.isEmpty() ? null : Plot.complaint(corners);
-        if (complaint != null) {
-            fields.complain("corners", complaint);
-        }
-        return corners;
-    }
-
-    @GetMapping("/pits/{pit}")
-    String pit(Scope scope, Reader reader, Model model, @PathVariable String pit) {
-        Reckoning plan = draw(scope, model);
-        Fields fields;
-        if (pit.equals("new")) {
-            Plot plot = plan.plot();
-            fields = Fields.blank(reader.display())
-                    .put("label", plan.pits().size() + 1)
-                    .put("x", plot == null ? 0 : (plot.west() + plot.east()) / 2, Quantity.LENGTH)
-                    .put("y", plot == null ? 0 : (plot.south() + plot.north()) / 2, Quantity.LENGTH)
-                    .put("texture", "LOAM")
-                    .put("secondFilling", "true");
-        } else {
-            Pit row = pits.find(scope, pit);
-            if (row == null || row.deleted()) {
-                throw new NotFound();
-            }
-            fields = form(row, reader.display());
-        }
-        return pitForm(model, pit, fields);
-    }
-
-    private static String pitForm(Model model, String pit, Fields fields) {
-        model.addAttribute("pitId", pit);
-        model.addAttribute("fields", fields);
-        model.addAttribute("textures", Texture.values());
-        return "site/pit";
-    }
-
-    private static Fields form(Pit row, Display display) {
-        StringBuilder readings = new StringBuilder();
-        SiteText.readings(row.readings())
-                .forEach(r -> readings.append(display.plain(r.minutes(), r.minutes() == Math.rint(r.minutes()) ? 0 : 1))
-                        .append("; ")
-                        .append(display.field(r.down(), Quantity.SHORT_LENGTH))
-                        .append('\n'));
-        return Fields.blank(display)
-                .put("label", row.label())
-                .put("x", row.x(), Quantity.LENGTH)
-                .put("y", row.y(), Quantity.LENGTH)
-                .put("texture", row.texture())
-                .put("topsoil", row.topsoil(), Quantity.SHORT_LENGTH)
-                .put("pan", row.pan(), Quantity.SHORT_LENGTH)
-                .put("ph", row.ph(), Quantity.DECIMAL)
-                .put("holeDiameter", row.holeDiameter(), Quantity.SHORT_LENGTH)
-                .put("holeDepth", row.holeDepth(), Quantity.SHORT_LENGTH)
-                .put("secondFilling", row.secondFilling() ? "true" : "")
-                .put("waterEntered", row.waterEntered() ? "true" : "")
-                .put("readings", readings)
-                .put("version", row.version());
-    }
-
-    @PostMapping("/pits/{pit}")
-    String savePit(
-            Scope scope,
-            Reader reader,
-            Model model,
-            @PathVariable String pit,
-            @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Fields fields = new Fields(typed, reader.display());
-        String label = fields.words("label", 20);
-        double x = fields.required("x", Quantity.LENGTH, -20_000, 20_000);
-        double y = fields.required("y", Quantity.LENGTH, -20_000, 20_000);
-        Texture texture = fields.choice("texture", Texture.class);
-        double topsoil = fields.required("topsoil", Quantity.SHORT_LENGTH, 0, 3);
-        Double pan = fields.optional("pan", Quantity.SHORT_LENGTH, 0.01, 5);
-        Double ph = fields.optional("ph", Quantity.DECIMAL, 2, 11);
-        Double diameter = fields.optional("holeDiameter", Quantity.SHORT_LENGTH, 0.05, 2);
-        Double depth = fields.optional("holeDepth", Quantity.SHORT_LENGTH, 0.05, 2);
-        List<DrainageTest.Reading> readings = readings(fields, reader.display());
-        if (!readings.isEmpty() && diameter == null) {
-            fields.complain("holeDiameter", "The width of the hole decides how fast its level falls; measure it.");
-        }
-        if (!readings.isEmpty() && depth == null) {
-            fields.complain("holeDepth", "The depth of the hole below the stick is needed with the readings.");
-        }
-        if (!fields.wrong()) {
-            boolean fresh = pit.equals("new");
-            Pit row = new Pit(
-                    fresh ? Ids.next() : pit,
-                    scope.orchard(),
-                    label,
-                    x,
-                    y,
-                    texture,
-                    topsoil,
-                    pan,
-                    ph,
-                    diameter,
-                    depth,
-                    fields.ticked("secondFilling"),
-                    fields.ticked("waterEntered"),
-                    SiteText.readings(readings),
-                    fields.version(),
-                    false);
-            try {
-                pages.changes().make(scope, (fresh ? "Dug pit " : "Changed pit ") + label, pen -> {
-                    if (fresh) {
-                        pen.add(row);
-                    } else {
-                        pen.save(row);
-                    }
-                });
-                return "redirect:/orchards/" + scope.orchard() + "/site?pit=" + row.id();
-            } catch (LostRace raced) {
-                fields.against(form((Pit) raced.current(), reader.display()));
-            }
-        }
-        draw(scope, model);
-        return pitForm(model, pit, fields);
-    }
-
-    @PostMapping("/pits/{pit}/remove")
-    String removePit(Scope scope, @PathVariable String pit) {
-        pages.reckon(scope);
-        Pit row = pits.find(scope, pit);
-        if (row == null || row.deleted()) {
-            throw new NotFound();
-        }
-        pages.changes().make(scope, "Filled in pit " + row.label(), pen -> pen.remove(row));
-        return "redirect:/orchards/" + scope.orchard() + "/site";
-    }
-
-    /** Minutes and distance below the stick, one reading a line. */
-    private static List<DrainageTest.Reading> readings(Fields fields, Display display) {
-        List<DrainageTest.Reading> readings = new ArrayList<>();
-        int line = 0;
-        for (String text : fields.value("readings").split("\\R")) {
-            line++;
-            if (text.isBlank()) {
-                continue;
-            }
-            String[] pair = text.contains(";") ? text.split(";") : text.strip().split("[\\t ]+", 2);
-            Entry minutes = pair.length == 2
-                    ? Spoken.read(pair[0], Quantity.DECIMAL, display.system(), display.locale())
-                    : Entry.wrong("");
-            Entry down = pair.length == 2
-                    ? Spoken.read(pair[1], Quantity.SHORT_LENGTH, display.system(), display.locale())
-                    : Entry.wrong("");
-            if (minutes.value() == null || down.value() == null) {
-                fields.complain(
-                        "readings",
-                        "Line " + line + ", “" + text.strip()
-                                + "”, is not a reading; write minutes and the water's distance below the stick, like 60; 12.");
-                return List.of();
-            }
-            readings.add(new DrainageTest.Reading(minutes.value(), down.value()));
-        }
-        return readings;
+    private static int pressure(Fields fields, String animal) {
+        String typed = fields.value(animal);
+        return typed.matches("[0-2]") ? Integer.parseInt(typed) : 0;
     }
 }

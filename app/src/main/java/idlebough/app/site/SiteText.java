@@ -1,9 +1,10 @@
 package idlebough.app.site;
 
 import idlebough.core.site.DrainageTest;
+import idlebough.core.site.JarTest;
 import idlebough.core.site.Point;
 import idlebough.core.site.SoilPit;
-import idlebough.core.site.TestHole;
+import idlebough.core.site.Texture;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -34,19 +35,8 @@ public final class SiteText {
                 .collect(Collectors.joining(";"));
     }
 
-    /** A stored pit as the core sees it. */
-    public static SoilPit pit(Pit row) {
-        boolean tested = row.holeDiameter() != null
-                && row.holeDepth() != null
-                && (row.waterEntered() || !row.readings().isBlank());
-        DrainageTest test = tested
-                ? new DrainageTest(
-                        new TestHole.Cylinder(row.holeDiameter()),
-                        row.holeDepth(),
-                        row.secondFilling(),
-                        row.waterEntered(),
-                        readings(row.readings()))
-                : null;
+    /** A stored pit with its tests as the core sees it. */
+    public static SoilPit pit(Pit row, List<Filling> fillings) {
         return new SoilPit(
                 row.id(),
                 row.label(),
@@ -55,7 +45,53 @@ public final class SiteText {
                 row.topsoil(),
                 row.pan(),
                 row.ph(),
-                test);
+                fillings.stream()
+                        .filter(f -> f.pitId().equals(row.id()))
+                        .map(Filling::test)
+                        .toList(),
+                new SoilPit.Profile(
+                        layers(row.layers()),
+                        row.mottles(),
+                        row.waterAt(),
+                        row.salt(),
+                        row.organic(),
+                        row.fizzes(),
+                        row.beforeKind(),
+                        row.yearsSince(),
+                        row.died(),
+                        row.bottom(),
+                        row.worms()));
+    }
+
+    public static List<SoilPit.Layer> layers(String text) {
+        return text == null || text.isBlank()
+                ? List.of()
+                : Arrays.stream(text.split(";"))
+                        .map(layer -> layer.split(" "))
+                        .map(p -> new SoilPit.Layer(
+                                Double.parseDouble(p[0]),
+                                Texture.valueOf(p[1]),
+                                p[2].equals("-") ? null : SoilPit.Colour.valueOf(p[2]),
+                                p[3].equals("1"),
+                                p[4].equals("1")))
+                        .toList();
+    }
+
+    public static String layersText(List<SoilPit.Layer> layers) {
+        return layers.stream()
+                .map(l -> number(l.bottom()) + " " + l.texture().name() + " "
+                        + (l.colour() == null ? "-" : l.colour().name()) + (l.mottled() ? " 1" : " 0")
+                        + (l.roots() ? " 1" : " 0"))
+                .collect(Collectors.joining(";"));
+    }
+
+    /** {@code sand silt all}, or null. */
+    public static JarTest jar(String text) {
+        if (text == null || text.isBlank()) {
+            return null;
+        }
+        double[] heights = pairs(text).get(0);
+        return new JarTest(heights[0], heights[1], heights[2]);
     }
 
     private static List<double[]> pairs(String text) {
@@ -68,7 +104,7 @@ public final class SiteText {
                         .toList();
     }
 
-    private static String number(double value) {
+    static String number(double value) {
         return String.format(Locale.ROOT, "%.4f", value).replaceAll("\\.?0+$", "");
     }
 }

@@ -42,6 +42,9 @@ public final class Acts {
             case "plan.footing" ->
                 trees(with.get("pit"), with.get("crop")).isEmpty() ? null : does(remedy, "/planting/footing");
             case "site.pit" -> leads(remedy, "/site/pits/" + with.get("pit"));
+            case "site.answers" -> leads(remedy, "/site/pits/" + with.get("pit") + "/answers?crop=" + with.get("crop"));
+            case "site.layer" -> leads(remedy, "/site?layer=" + with.get("layer"));
+            case "site.dig" -> leads(remedy, "/site/pits/new?x=" + with.get("x") + "&y=" + with.get("y"));
             case "winter.load" -> leads(remedy, "/winters/load");
             case "variety.like" -> leads(remedy, "/varieties?crop=" + with.get("crop"));
             case "pollination.mend" -> leads(remedy, "/partners?mend&tree=" + with.get("tree"));

@@ -38,6 +38,11 @@ public final class Fields {
         return put(name, display.field(base, quantity));
     }
 
+    /** In whose units the form speaks. */
+    public Display display() {
+        return display;
+    }
+
     public String value(String name) {
         return typed.getOrDefault(name, "");
     }
@@ -96,6 +101,15 @@ public final class Fields {
             complain(name, "At most " + most + " letters fit here; there are " + text.length() + ".");
         }
         return text;
+    }
+
+    /** As {@link #words}, but may be empty; null then. */
+    public String atMost(String name, int most) {
+        String text = value(name).strip();
+        if (text.length() > most) {
+            complain(name, "At most " + most + " letters fit here; there are " + text.length() + ".");
+        }
+        return text.isEmpty() ? null : text;
     }
 
     public <E extends Enum<E>> E choice(String name, Class<E> kind) {

@@ -79,6 +79,24 @@ public final class LayoutRules {
         };
     }
 
+    /** Whether a tree of a width may be put at a place as far as features go; used when a plot is filled. */
+    public static boolean clear(Point at, double spread, List<Feature> features) {
+        return features.stream().allMatch(feature -> {
+            double off = feature.distance(at);
+            double half = spread / 2;
+            return switch (feature.kind()) {
+                case OVERHEAD -> off >= half + feature.keepsClear();
+                case BURIED, DRAIN_FIELD -> off >= Math.max(half / 2, feature.keepsClear());
+                case BUILDING, BEDS -> off >= half;
+                case TREE -> off >= half + (feature.crown() == null ? 0 : feature.crown() / 2);
+                case WALL, FENCE, HEDGE -> off >= FROM_A_WALL;
+                case WET -> off >= FROM_WET;
+                case PATH -> off >= FROM_A_WALL + feature.thick() / 2;
+                default -> true;
+            };
+        });
+    }
+
     /** One tree and one feature; empty where it stands well clear. */
     static Optional<Finding> clearance(PlannedTree tree, Feature feature) {
         Double wanted = wanted(tree, feature);

@@ -13,6 +13,7 @@ import org.locationtech.jts.operation.valid.IsValidOp;
  */
 public final class Plot {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
+    private static final double ODD = 2.8;
     private final List<Point> corners;
     private final Polygon polygon;
 
@@ -58,6 +59,32 @@ public final class Plot {
         }
         if (plot.area() < 1) {
             return "These corners enclose less than one square metre.";
+        }
+        return null;
+    }
+
+    /**
+     * The corner that was perhaps read in feet and written as metres: about 3.28 times as far from the others' middle as
+     * they are in the mean. Its index, or null when none stands out so.
+     */
+    public static Integer oddCorner(List<Point> corners) {
+        if (corners.size() < 4) {
+            return null;
+        }
+        for (int i = 0; i < corners.size(); i++) {
+            int index = i;
+            List<Point> others = java.util.stream.IntStream.range(0, corners.size())
+                    .filter(j -> j != index)
+                    .mapToObj(corners::get)
+                    .toList();
+            Point middle = new Point(
+                    others.stream().mapToDouble(Point::x).average().orElse(0),
+                    others.stream().mapToDouble(Point::y).average().orElse(0));
+            double reach =
+                    others.stream().mapToDouble(o -> o.distance(middle)).max().orElse(0);
+            if (corners.get(i).distance(middle) > ODD * reach) {
+                return i;
+            }
         }
         return null;
     }

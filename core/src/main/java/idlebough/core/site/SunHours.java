@@ -6,7 +6,9 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Hours of direct sun a day at one place, month by month.
@@ -20,21 +22,30 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
             "sun’s path: Montenbruck & Pfleger 2000; shadows: h ÷ (tan α + g), surveying", Certainty.FAIR);
 
     public static SunHours at(Point place, List<Feature> features, SunYear year, Ground ground, double rotation) {
+        return at(List.of(place), features, year, ground, rotation).get(0);
+    }
+
+    /** For many places at once: each moment's shadows are cast only once. */
+    public static List<SunHours> at(
+            List<Point> places, List<Feature> features, SunYear year, Ground ground, double rotation) {
         List<Shade.Block> blocks = Shade.blocks(features);
-        Double[] months = new Double[12];
-        Double[] open = new Double[12];
+        double[][] hours = new double[places.size()][12];
         for (int month = 1; month <= 12; month++) {
             boolean leafless = !year.season().contains(month);
-            double hours = 0;
             for (SunPath.Sun sun : year.months().get(month - 1)) {
                 if (reaches(sun, ground, rotation)) {
-                    hours += Shade.cast(blocks, sun, ground, rotation, leafless).light(place) * SunYear.STEP / 60;
+                    Shade shade = Shade.cast(blocks, sun, ground, rotation, leafless);
+                    for (int i = 0; i < hours.length; i++) {
+                        hours[i][month - 1] += shade.light(places.get(i)) * SunYear.STEP / 60;
+                    }
                 }
             }
-            months[month - 1] = hours;
-            open[month - 1] = year.dayLength(month);
         }
-        return new SunHours(List.of(months), List.of(open), year);
+        List<Double> open =
+                IntStream.rangeClosed(1, 12).mapToObj(year::dayLength).toList();
+        return Arrays.stream(hours)
+                .map(each -> new SunHours(Arrays.stream(each).boxed().toList(), open, year))
+                .toList();
     }
 
     /** Whether the sun stands before the slope and not behind it. */

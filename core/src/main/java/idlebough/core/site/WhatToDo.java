@@ -107,6 +107,9 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
                 ""));
         heap(ways, Kind.LOW_MOUND, Footing.LOW_MOUND, Mound.of(Footing.LOW_MOUND.height()), needed, pit, "a month");
         heap(ways, Kind.MOUND, Footing.MOUND, Mound.of(Footing.MOUND.height()), needed, pit, "3 to 6 months");
+        if (needed > Footing.MOUND.height() + 1e-9) {
+            heap(ways, Kind.MOUND, Footing.TALL_MOUND, Mound.of(Footing.TALL_MOUND.height()), needed, pit, "6 months");
+        }
         double bed = 0.3;
         Bed walled = new Bed(1.8, 1.8, bed, 0, 0.15);
         ways.add(new Option(
@@ -142,9 +145,6 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
                 "3 to 6 months",
                 "water along the crest; it dries from the sides",
                 ""));
-        if (needed > Footing.MOUND.height() + 1e-9) {
-            heap(ways, Kind.MOUND, Footing.TALL_MOUND, Mound.of(Footing.TALL_MOUND.height()), needed, pit, "6 months");
-        }
         if (pit.pan() != null) {
             ways.add(plain(
                     Kind.RIP,

@@ -1,0 +1,158 @@
+package idlebough.app.site;
+
+import idlebough.app.plan.Reckoning;
+import idlebough.app.web.Sheet;
+import idlebough.core.site.Feature;
+import idlebough.core.site.Point;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+
+/** The features of the ground as marks on a sheet: a path in page units, and where its label stands. */
+public final class GroundDrawing {
+    private GroundDrawing() {}
+
+    /**
+     * One feature as drawn.
+     *
+     * @param css the class that gives it its line or hatch
+     * @param path SVG path, page units
+     * @param second another stroke over the first, may be empty
+     * @param label what stands beside it, may be empty
+     */
+    public record Mark(Drawn row, String css, String path, String second, String label, double labelX, double labelY) {
+        public String id() {
+            return row.id();
+        }
+    }
+
+    /** Lowest first, so that what stands covers what lies. */
+    public static List<Mark> of(Reckoning plan, Sheet sheet, idlebough.app.web.Reader say) {
+        return plan.plan().drawn().stream()
+                .sorted(Comparator.comparingInt(GroundDrawing::order))
+                .map(row -> mark(row, sheet, say))
+                .toList();
+    }
+
+    private static int order(Drawn row) {
+        return switch (row.kind()) {
+            case ZONE -> 0;
+            case WET, DRAIN_FIELD, BEDS -> 1;
+            case PATH -> 2;
+            case BURIED -> 3;
+            case BUILDING -> 4;
+            case OVERHEAD -> 8;
+            case SPOT, WELL, VIEW, WINDOW, GATE -> 7;
+            case TREE -> 6;
+            default -> 5;
+        };
+    }
+
+    static Mark mark(Drawn row, Sheet sheet, idlebough.app.web.Reader say) {
+        Feature feature = row.feature();
+        List<Point> points = feature.points();
+        String css = "g-" + row.kind().name().toLowerCase(Locale.ROOT)
+                + (row.material() == null ? "" : " g-" + row.material().name().toLowerCase(Locale.ROOT));
+        Point middle = middle(points);
+        double x = sheet.x(middle.x());
+        double y = sheet.y(middle.y());
+        return switch (row.kind().shape()) {
+            case AREA -> new Mark(row, css, line(points, sheet) + "Z", "", row.title(), x, y);
+            case LINE -> {
+                // Beside the middle of the line, not on it.
+                Point a = points.get((points.size() - 1) / 2);
+                Point b = points.get((points.size() - 1) / 2 + 1);
+                // A line overhead runs across everything: its label stands near its end.
+                double along = row.kind() == Feature.Kind.OVERHEAD ? 0.12 : 0.5;
+                yield new Mark(
+                        row,
+                        css,
+                        line(points, sheet),
+                        line(points, sheet),
+                        lineLabel(row, say),
+                        sheet.x(a.x() + along * (b.x() - a.x())),
+                        sheet.y(a.y() + along * (b.y() - a.y())) - 7);
+            }
+            case POINT -> {
+                double r = row.kind() == Feature.Kind.TREE
+                        ? sheet.size((row.crown() == null ? feature.stands() * 0.7 : row.crown()) / 2)
+                        : 6;
+                yield new Mark(
+                        row, css, symbol(row.kind(), x, y, r), "", pointLabel(row, say), x, y + Math.min(r, 26) + 14);
+            }
+        };
+    }
+
+    private static String lineLabel(Drawn row, idlebough.app.web.Reader say) {
+        return switch (row.kind()) {
+            case OVERHEAD -> row.title() + ", " + say.length(row.feature().stands()) + " up";
+            case WALL, FENCE, HEDGE ->
+                row.name().isBlank()
+                        ? ""
+                        : row.name() + ", " + say.length(row.feature().stands());
+            default -> row.name();
+        };
+    }
+
+    private static String pointLabel(Drawn row, idlebough.app.web.Reader say) {
+        return switch (row.kind()) {
+            case SPOT -> row.height() == null ? "" : say.tape(row.height());
+            case GATE -> "";
+            default -> row.title();
+        };
+    }
+
+    private static String symbol(Feature.Kind kind, double x, double y, double r) {
+        return switch (kind) {
+            case TREE ->
+                at("M%s %sm-%s 0a%s %s 0 1 0 %s 0a%s %s 0 1 0 -%s 0", x, y, r, r, r, 2 * r, r, r, 2 * r)
+                        + at("M%s %sh8m-4 -4v8", x - 4, y);
+            case SPOT -> at("M%s %sl6 10h-12z", x, y - 6);
+            case WELL -> at("M%s %sm-7 0a7 7 0 1 0 14 0a7 7 0 1 0 -14 0m5 0a2 2 0 1 0 4 0a2 2 0 1 0 -4 0", x, y);
+            case VIEW -> at("M%s %sq9 -9 18 0q-9 9 -18 0m7 0a2 2 0 1 0 4 0a2 2 0 1 0 -4 0", x - 9, y);
+            case WINDOW -> at("M%s %sh12v12h-12zm6 0v12m-6 -6h12", x - 6, y - 6);
+            default -> at("M%s %sh16m-16 -4v8m16 -8v8", x - 8, y);
+        };
+    }
+
+    private static String at(String pattern, Object... numbers) {
+        Object[] words = new Object[numbers.length];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = String.format(Locale.ROOT, "%.1f", numbers[i]);
+        }
+        return String.format(pattern, words);
+    }
+
+    static String line(List<Point> points, Sheet sheet) {
+        StringBuilder path = new StringBuilder();
+        for (Point p : points) {
+            path.append(path.isEmpty() ? 'M' : 'L')
+                    .append(String.format(Locale.ROOT, "%.1f %.1f", sheet.x(p.x()), sheet.y(p.y())));
+        }
+        return path.toString();
+    }
+
+    private static Point middle(List<Point> points) {
+        double x = 0;
+        double y = 0;
+        for (Point p : points) {
+            x += p.x() / points.size();
+            y += p.y() / points.size();
+        }
+        return new Point(x, y);
+    }
+
+    /** Rings of plan metres, x and y by turns, as one path. */
+    public static String rings(List<double[]> rings, Sheet sheet) {
+        StringBuilder path = new StringBuilder();
+        for (double[] ring : rings) {
+            List<Point> points = new ArrayList<>();
+            for (int i = 0; i < ring.length; i += 2) {
+                points.add(new Point(ring[i], ring[i + 1]));
+            }
+            path.append(line(points, sheet)).append('Z');
+        }
+        return path.toString();
+    }
+}

@@ -1,0 +1,318 @@
+package idlebough.app.site;
+
+import idlebough.app.plan.Ids;
+import idlebough.app.plan.LostRace;
+import idlebough.app.plan.NotFound;
+import idlebough.app.plan.Reckoning;
+import idlebough.app.plan.Scope;
+import idlebough.app.web.Fields;
+import idlebough.app.web.Pages;
+import idlebough.app.web.Reader;
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Crops;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.Quantity;
+import idlebough.core.site.Amendment;
+import idlebough.core.site.FeelTest;
+import idlebough.core.site.JarTest;
+import idlebough.core.site.Plot;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Texture;
+import idlebough.core.site.WhatToDo;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Soil pits: what was seen in them, and what can be done about it. */
+@Controller
+@RequestMapping("/orchards/{orchard}/site/pits/{pit}")
+public class PitController {
+    private static final int LAYERS = 4;
+    private final Pages pages;
+    private final PitMapper pits;
+
+    PitController(Pages pages, PitMapper pits) {
+        this.pages = pages;
+        this.pits = pits;
+    }
+
+    @GetMapping
+    String show(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @PathVariable String pit,
+            @RequestParam(required = false) Double x,
+            @RequestParam(required = false) Double y) {
+        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        if (!pit.equals("new")) {
+            return form(model, plan, pit, form(find(scope, pit), reader.display()));
+        }
+        Plot plot = plan.plot();
+        return form(
+                model,
+                plan,
+                pit,
+                Fields.blank(reader.display())
+                        .put("label", plan.pits().size() + 1)
+                        .put("x", x != null ? x : plot == null ? 0 : (plot.west() + plot.east()) / 2, Quantity.LENGTH)
+                        .put("y", y != null ? y : plot == null ? 0 : (plot.south() + plot.north()) / 2, Quantity.LENGTH)
+                        .put("texture", "LOAM"));
+    }
+
+    private Pit find(Scope scope, String id) {
+        Pit row = pits.find(scope, id);
+        if (row == null || row.deleted()) {
+            throw new NotFound();
+        }
+        return row;
+    }
+
+    private static String form(Model model, Reckoning plan, String pit, Fields fields) {
+        model.addAttribute("pitId", pit);
+        model.addAttribute("fields", fields);
+        model.addAttribute("textures", Texture.values());
+        model.addAttribute("colours", SoilPit.Colour.values());
+        model.addAttribute("kinds", Crop.Kind.values());
+        model.addAttribute("ribbons", FeelTest.Ribbon.values());
+        model.addAttribute("pastes", FeelTest.Paste.values());
+        model.addAttribute("rows", LAYERS);
+        model.addAttribute(
+                "fillings",
+                plan.plan().fillings().stream()
+                        .filter(f -> f.pitId().equals(pit))
+                        .toList());
+        Pit row = SiteController.row(plan, pit);
+        model.addAttribute("jar", row == null ? null : SiteText.jar(row.jar()));
+        return "site/pit";
+    }
+
+    private static Fields form(Pit row, Display display) {
+        Fields fields = Fields.blank(display)
+                .put("label", row.label())
+                .put("x", row.x(), Quantity.LENGTH)
+                .put("y", row.y(), Quantity.LENGTH)
+                .put("texture", row.texture())
+                .put("topsoil", row.topsoil(), Quantity.SHORT_LENGTH)
+                .put("pan", row.pan(), Quantity.SHORT_LENGTH)
+                .put("ph", row.ph(), Quantity.DECIMAL)
+                .put("mottles", row.mottles(), Quantity.SHORT_LENGTH)
+                .put("waterAt", row.waterAt(), Quantity.SHORT_LENGTH)
+                .put("salt", row.salt(), Quantity.SALINITY)
+                .put("organic", row.organic(), Quantity.SLOPE)
+                .put("fizzes", row.fizzes() ? "true" : "")
+                .put("beforeKind", row.beforeKind())
+                .put("yearsSince", row.yearsSince(), Quantity.COUNT)
+                .put("died", row.died() ? "true" : "")
+                .put("bottom", row.bottom(), Quantity.SHORT_LENGTH)
+                .put("worms", row.worms() ? "true" : "")
+                .put("colour", row.colour())
+                .put("note", row.note())
+                .put("version", row.version());
+        JarTest jar = SiteText.jar(row.jar());
+        if (jar != null) {
+            fields.put("jarSand", jar.sand(), Quantity.DECIMAL)
+                    .put("jarSilt", jar.withSilt(), Quantity.DECIMAL)
+                    .put("jarAll", jar.all(), Quantity.DECIMAL);
+        }
+        List<SoilPit.Layer> layers = SiteText.layers(row.layers());
+        for (int i = 0; i < layers.size(); i++) {
+            SoilPit.Layer layer = layers.get(i);
+            fields.put("layer" + i, layer.bottom(), Quantity.SHORT_LENGTH)
+                    .put("layerTexture" + i, layer.texture())
+                    .put("layerColour" + i, layer.colour())
+                    .put("layerMottled" + i, layer.mottled() ? "true" : "")
+                    .put("layerRoots" + i, layer.roots() ? "true" : "");
+        }
+        return fields;
+    }
+
+    @PostMapping
+    String save(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @PathVariable String pit,
+            @RequestParam Map<String, String> typed) {
+        pages.reckon(scope);
+        boolean fresh = pit.equals("new");
+        if (!fresh) {
+            find(scope, pit);
+        }
+        Fields fields = new Fields(typed, reader.display());
+        Pit row = read(fields, fresh ? Ids.next() : pit, scope);
+        if (!fields.wrong()) {
+            try {
+                pages.changes().make(scope, (fresh ? "Dug pit " : "Changed pit ") + row.label(), pen -> {
+                    if (fresh) {
+                        pen.add(row);
+                    } else {
+                        pen.save(row);
+                    }
+                });
+                return fields.ticked("test")
+                        ? "redirect:/orchards/" + scope.orchard() + "/site/pits/" + row.id() + "/tests/new"
+                        : "redirect:/orchards/" + scope.orchard() + "/site?pit=" + row.id();
+            } catch (LostRace raced) {
+                fields.against(form(find(scope, pit), reader.display()));
+            }
+        }
+        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        return form(model, plan, pit, fields);
+    }
+
+    private static Pit read(Fields fields, String id, Scope scope) {
+        double topsoil = fields.required("topsoil", Quantity.SHORT_LENGTH, 0, 3);
+        JarTest jar = jar(fields);
+        return new Pit(
+                id,
+                scope.orchard(),
+                fields.words("label", 20),
+                fields.required("x", Quantity.LENGTH, -20_000, 20_000),
+                fields.required("y", Quantity.LENGTH, -20_000, 20_000),
+                texture(fields, jar),
+                topsoil,
+                fields.optional("pan", Quantity.SHORT_LENGTH, 0.01, 5),
+                fields.optional("ph", Quantity.DECIMAL, 2, 11),
+                SiteText.layersText(layers(fields, topsoil)),
+                fields.optional("mottles", Quantity.SHORT_LENGTH, 0, 5),
+                fields.optional("waterAt", Quantity.SHORT_LENGTH, 0, 5),
+                fields.optional("salt", Quantity.SALINITY, 0, 100),
+                fields.optional("organic", Quantity.SLOPE, 0, 100),
+                fields.ticked("fizzes"),
+                fields.value("beforeKind").isBlank() ? null : fields.choice("beforeKind", Crop.Kind.class),
+                fields.optional("yearsSince", Quantity.COUNT, 0, 200),
+                fields.ticked("died"),
+                fields.optional("bottom", Quantity.SHORT_LENGTH, 0.05, 5),
+                fields.ticked("worms"),
+                fields.value("colour").isBlank() ? null : fields.choice("colour", SoilPit.Colour.class),
+                jar == null
+                        ? null
+                        : SiteText.number(jar.sand()) + " " + SiteText.number(jar.withSilt()) + " "
+                                + SiteText.number(jar.all()),
+                fields.atMost("note", 500),
+                fields.version(),
+                false);
+    }
+
+    /** The jar, when all three heights are given; a complaint when they cannot be. */
+    private static JarTest jar(Fields fields) {
+        Double sand = fields.optional("jarSand", Quantity.DECIMAL, 0, 1000);
+        Double silt = fields.optional("jarSilt", Quantity.DECIMAL, 0, 1000);
+        Double all = fields.optional("jarAll", Quantity.DECIMAL, 0, 1000);
+        if (sand == null && silt == null && all == null) {
+            return null;
+        }
+        if (sand == null || silt == null || all == null) {
+            fields.complain("jarAll", "A jar needs all three heights.");
+            return null;
+        }
+        JarTest jar = new JarTest(sand, silt, all);
+        if (jar.complaint() != null) {
+            fields.complain("jarAll", jar.complaint());
+        }
+        return jar;
+    }
+
+    /** As chosen, or as the jar or the fingers say. */
+    private static Texture texture(Fields fields, JarTest jar) {
+        return switch (fields.value("texture")) {
+            case "JAR" -> {
+                if (jar == null || jar.complaint() != null || jar.texture() == null) {
+                    fields.complain("texture", "The jar’s three heights are wanted for this.");
+                    yield Texture.LOAM;
+                }
+                yield jar.texture();
+            }
+            case "FEEL" -> {
+                if (fields.value("ball").equals("no")) {
+                    yield Texture.SAND;
+                }
+                FeelTest.Ribbon ribbon = fields.choice("ribbon", FeelTest.Ribbon.class);
+                FeelTest.Paste paste = fields.choice("paste", FeelTest.Paste.class);
+                yield ribbon == null || paste == null ? Texture.LOAM : new FeelTest(true, ribbon, paste).texture();
+            }
+            default -> fields.choice("texture", Texture.class);
+        };
+    }
+
+    private static List<SoilPit.Layer> layers(Fields fields, double topsoil) {
+        List<SoilPit.Layer> layers = new ArrayList<>();
+        double above = topsoil;
+        for (int i = 0; i < LAYERS; i++) {
+            Double bottom = fields.optional("layer" + i, Quantity.SHORT_LENGTH, 0.01, 5);
+            if (bottom == null) {
+                continue;
+            }
+            if (bottom <= above) {
+                fields.complain("layer" + i, "Each layer must end below the one above it.");
+            }
+            Texture texture = fields.choice("layerTexture" + i, Texture.class);
+            SoilPit.Colour colour = fields.value("layerColour" + i).isBlank()
+                    ? null
+                    : fields.choice("layerColour" + i, SoilPit.Colour.class);
+            if (texture != null) {
+                layers.add(new SoilPit.Layer(
+                        bottom, texture, colour, fields.ticked("layerMottled" + i), fields.ticked("layerRoots" + i)));
+            }
+            above = bottom;
+        }
+        return layers;
+    }
+
+    @PostMapping("/remove")
+    String remove(Scope scope, @PathVariable String pit) {
+        Pit row = find(scope, pit);
+        pages.changes().make(scope, "Filled in pit " + row.label(), pen -> pen.remove(row));
+        return "redirect:/orchards/" + scope.orchard() + "/site";
+    }
+
+    /** Moved by drawing. */
+    @PostMapping("/move")
+    String move(Scope scope, @PathVariable String pit, @RequestParam double x, @RequestParam double y) {
+        Pit row = find(scope, pit);
+        if (!Double.isFinite(x) || !Double.isFinite(y) || Math.abs(x) > 20_000 || Math.abs(y) > 20_000) {
+            throw new IllegalArgumentException("pit off the earth");
+        }
+        pages.changes()
+                .make(
+                        scope,
+                        "Moved pit " + row.label(),
+                        pen -> pen.save(pages.changes().with(row, Map.of("x", x, "y", y))));
+        return "redirect:/orchards/" + scope.orchard() + "/site/draw";
+    }
+
+    @GetMapping("/answers")
+    String answers(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @PathVariable String pit,
+            @RequestParam(defaultValue = "apple") String crop) {
+        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        SoilPit seen =
+                plan.pits().stream().filter(p -> p.id().equals(pit)).findFirst().orElseThrow(NotFound::new);
+        Crop of = Crops.all().stream()
+                .filter(c -> c.key().equals(crop))
+                .findFirst()
+                .orElseThrow(NotFound::new);
+        model.addAttribute("pit", seen);
+        model.addAttribute("crops", Crops.all());
+        model.addAttribute("crop", of);
+        model.addAttribute("what", WhatToDo.of(of, seen));
+        boolean wrong = seen.ph() != null && (seen.ph() < of.phLow() || seen.ph() > of.phHigh());
+        model.addAttribute(
+                "amendment",
+                !wrong
+                        ? null
+                        : Amendment.of(seen.texture(), seen.ph(), seen.ph() < of.phLow() ? of.phLow() : of.phHigh()));
+        return "site/answers";
+    }
+}

@@ -1,0 +1,79 @@
+package idlebough.app.site;
+
+import idlebough.app.plan.Reckoning;
+import idlebough.app.web.Sheet;
+import idlebough.core.site.Feature;
+import idlebough.core.site.Shade;
+import idlebough.core.site.SunPath;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** The shadows of one moment as the page shows them. */
+@Component
+class ShadeView {
+    private static final int NOON = 12 * 60;
+    private final Clock clock;
+
+    ShadeView(Clock clock) {
+        this.clock = clock;
+    }
+
+    /** One shadow: leafless crowns are drawn thinner. */
+    public record Cast(String path, boolean thin) {}
+
+    /**
+     * @param day of this year, 1 to 365; null for today
+     * @param minute after midnight by the orchard's clock; null for noon
+     */
+    void put(Model model, Reckoning plan, Sheet sheet, Integer day, Integer minute) {
+        ZoneId zone = ZoneId.of(plan.plan().orchard().timeZone());
+        LocalDate today = LocalDate.now(clock.withZone(zone));
+        LocalDate date = day == null ? today : LocalDate.ofYearDay(today.getYear(), Math.max(1, Math.min(365, day)));
+        int of = minute == null ? NOON : Math.max(0, Math.min(24 * 60 - 1, minute));
+        Instant when = date.atStartOfDay().plusMinutes(of).atZone(zone).toInstant();
+        Site site = plan.plan().site();
+        // Without a longitude the middle of the time zone has to do.
+        double longitude = site.longitude() != null
+                ? site.longitude()
+                : zone.getRules().getOffset(when).getTotalSeconds() / 240.0;
+        SunPath.Sun sun = SunPath.at(when, site.latitude(), Math.max(-180, Math.min(180, longitude)));
+        boolean leafless = !plan.sunYear().season().contains(date.getMonthValue());
+        Shade shade = Shade.of(plan.features(), sun, plan.ground(), site.rotation(), leafless);
+        model.addAttribute("day", date.getDayOfYear());
+        model.addAttribute("minute", of);
+        model.addAttribute("sun", sun);
+        model.addAttribute(
+                "moment",
+                date.format(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH))
+                        + String.format(Locale.ROOT, ", %02d:%02d", of / 60, of % 60));
+        model.addAttribute("leafless", leafless);
+        model.addAttribute(
+                "casts",
+                shade.casts().stream()
+                        .map(c -> new Cast(GroundDrawing.rings(c.patches(), sheet), c.opacity() < 1))
+                        .toList());
+        Double perMetre = sun.isUp()
+                ? SunPath.shadowPerMetre(sun.elevation(), plan.ground().rise(sun.azimuth() - site.rotation() + 180))
+                : null;
+        Map<String, Double> lengths = perMetre == null
+                ? Map.of()
+                : plan.features().stream()
+                        .filter(f -> f.kind().casts() && f.isClosed())
+                        .filter(f -> f.kind() == Feature.Kind.BUILDING || f.kind() == Feature.Kind.TREE)
+                        .limit(6)
+                        .collect(Collectors.toMap(
+                                f -> f.name().isBlank() ? f.kind().words() : f.name(),
+                                f -> f.stands() * perMetre,
+                                Math::max,
+                                java.util.LinkedHashMap::new));
+        model.addAttribute("lengths", lengths);
+    }
+}
