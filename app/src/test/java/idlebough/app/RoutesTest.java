@@ -9,6 +9,7 @@ import idlebough.app.plan.OrchardMapper;
 import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
+import idlebough.app.site.Filling;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,6 +32,10 @@ class RoutesTest {
     private record Route(RequestMethod method, String path) {}
 
     private static List<Route> routes(String orchard, String tree, String pit) {
+        return routes(orchard, tree, pit, NONE, NONE);
+    }
+
+    private static List<Route> routes(String orchard, String tree, String pit, String test, String feature) {
         List<Route> routes = new ArrayList<>();
         Running.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> {
             if (method.getBeanType().getPackageName().startsWith("idlebough")) {
@@ -38,6 +43,8 @@ class RoutesTest {
                     String path = pattern.replace("{orchard}", orchard)
                             .replace("{tree}", tree)
                             .replace("{pit}", pit)
+                            .replace("{test}", test)
+                            .replace("{feature}", feature)
                             .replace("{variety}", "apple-cox")
                             .replace("{ticket}", NONE);
                     info.getMethodsCondition().getMethods().forEach(verb -> routes.add(new Route(verb, path)));
@@ -55,7 +62,9 @@ class RoutesTest {
     }
 
     private static String query(Route route) {
-        return route.path().endsWith("/try") ? "?tree=" + NONE + "&x=1&y=1" : "";
+        return route.path().endsWith("/try")
+                ? "?tree=" + NONE + "&x=1&y=1&feature=" + NONE + "&points=1%201;2%202"
+                : "";
     }
 
     @Test
@@ -81,8 +90,10 @@ class RoutesTest {
         Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
         String tree = plan.trees().get(0).id();
         String pit = plan.pits().get(0).id();
+        String test = plan.plan().fillings().get(0).id();
+        String feature = plan.plan().drawn().get(0).id();
         Visitor stranger = Visitor.signedUp("stranger");
-        List<Route> theirs = routes(demo.orchard(), tree, pit);
+        List<Route> theirs = routes(demo.orchard(), tree, pit, test, feature);
         List<Route> none = routes(NONE, NONE, NONE);
         for (int i = 0; i < theirs.size(); i++) {
             if (!theirs.get(i).path().contains(demo.orchard())) {
@@ -110,8 +121,13 @@ class RoutesTest {
         owner.post("/demo", Map.of());
         Scope demo = demo();
         Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
+        Filling filling = plan.plan().fillings().get(0);
         for (Route route : routes(
-                demo.orchard(), plan.trees().get(0).id(), plan.pits().get(0).id())) {
+                demo.orchard(),
+                plan.trees().get(0).id(),
+                filling.pitId(),
+                filling.id(),
+                plan.plan().drawn().get(0).id())) {
             if (route.path().endsWith("/undo")
                     || route.path().endsWith("/remove")
                     || route.path().equals("/demo")) {

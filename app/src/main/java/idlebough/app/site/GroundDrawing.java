@@ -143,7 +143,7 @@ public final class GroundDrawing {
         return new Point(x, y);
     }
 
-    /** Rings of plan metres, x and y by turns, as one path. */
+    /** Rings of plan metres, x and y by turns, as one path; all turned the same way round, so that they add up when filled. */
     public static String rings(List<double[]> rings, Sheet sheet) {
         StringBuilder path = new StringBuilder();
         for (double[] ring : rings) {
@@ -151,8 +151,20 @@ public final class GroundDrawing {
             for (int i = 0; i < ring.length; i += 2) {
                 points.add(new Point(ring[i], ring[i + 1]));
             }
+            if (turnsLeft(ring)) {
+                java.util.Collections.reverse(points);
+            }
             path.append(line(points, sheet)).append('Z');
         }
         return path.toString();
+    }
+
+    private static boolean turnsLeft(double[] ring) {
+        double twice = 0;
+        int n = ring.length;
+        for (int i = 0; i < n; i += 2) {
+            twice += ring[i] * ring[(i + 3) % n] - ring[(i + 2) % n] * ring[i + 1];
+        }
+        return twice > 0;
     }
 }

@@ -47,9 +47,15 @@ public record HoleCurves(
                 hours,
                 row.depth(),
                 read,
-                curve(test.hole(), row.depth(), k, hours, start(test, k)),
-                curve(barrel, row.depth(), k, hours, 0),
-                curve(vee, row.depth(), k, hours, 0),
+                curve(
+                        test.hole(),
+                        row.depth(),
+                        k,
+                        hours,
+                        start(test, k),
+                        test.sift().used().get(0).down()),
+                curve(barrel, row.depth(), k, hours, 0, 0),
+                curve(vee, row.depth(), k, hours, 0, 0),
                 barrelHours,
                 veeHours);
     }
@@ -60,10 +66,10 @@ public record HoleCurves(
         return first.minutes() / 60 - test.hole().infiltrated(test.depth(), test.depth() - first.down()) / k;
     }
 
-    private static String curve(TestHole hole, double depth, double k, double hours, double offset) {
+    private static String curve(TestHole hole, double depth, double k, double hours, double offset, double from) {
         StringBuilder path = new StringBuilder();
         for (int i = 0; i <= 40; i++) {
-            double level = depth * (1 - i / 40.0);
+            double level = (depth - from) * (1 - i / 40.0);
             double at = offset + hole.infiltrated(depth, level) / k;
             path.append(path.isEmpty() ? 'M' : 'L')
                     .append(String.format(Locale.ROOT, "%.1f %.1f", at / hours * WIDE, (depth - level) / depth * HIGH));

@@ -8,6 +8,7 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.hipparchus.exception.MathRuntimeException;
@@ -31,10 +32,17 @@ import org.hipparchus.util.Pair;
  * @param spare tapes more than were needed; with none nothing checks anything
  * @param misclosure root of the mean square by which the tapes disagree, over the spare ones, m; 0 without spare tapes
  * @param doubtful the tape to read again, or null
+ * @param suspects the tapes any one of which may be the wrong one, when it cannot be told which
  * @param complaint a sentence when there is no answer; null when there is
  */
 public record TapeSurvey(
-        List<Point> corners, List<Line> lines, int spare, double misclosure, Doubt doubtful, String complaint) {
+        List<Point> corners,
+        List<Line> lines,
+        int spare,
+        double misclosure,
+        Doubt doubtful,
+        List<Tape> suspects,
+        String complaint) {
     /** The most corners that are tried. */
     public static final int MOST = 14;
 
@@ -106,38 +114,45 @@ public record TapeSurvey(
         int spare = tapes.size() - (2 * ring.size() - 3);
         double squares = solver.squares(corners, -1);
         double misclosure = spare > 0 ? Math.sqrt(squares / spare) : 0;
-        Doubt doubt = spare >= 2 && misclosure > EXPECTED * 1.5 ? doubt(solver, ring, tapes, spare) : null;
+        List<Doubt> doubts = spare >= 2 && misclosure > EXPECTED * 1.5 ? doubts(solver, ring, tapes, spare) : List.of();
         List<Line> lines = tapes.stream()
                 .map(tape ->
                         new Line(tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
                 .toList();
-        return new TapeSurvey(List.of(corners), lines, spare, misclosure, doubt, null);
+        return new TapeSurvey(
+                List.of(corners),
+                lines,
+                spare,
+                misclosure,
+                doubts.size() == 1 ? doubts.get(0) : null,
+                doubts.size() > 1 ? doubts.stream().map(Doubt::tape).toList() : List.of(),
+                null);
     }
 
     private static TapeSurvey none(String complaint) {
-        return new TapeSurvey(List.of(), List.of(), 0, 0, null, complaint);
+        return new TapeSurvey(List.of(), List.of(), 0, 0, null, List.of(), complaint);
     }
 
-    private static Doubt doubt(Solver solver, List<String> ring, List<Tape> tapes, int spare) {
+    /** Every tape without which the others agree; one alone is the wrong one, of several it cannot be told. */
+    private static List<Doubt> doubts(Solver solver, List<String> ring, List<Tape> tapes, int spare) {
+        Map<Doubt, Double> rests = new LinkedHashMap<>();
         double best = Double.POSITIVE_INFINITY;
-        double second = Double.POSITIVE_INFINITY;
-        Doubt found = null;
         for (int out = 0; out < tapes.size(); out++) {
             Point[] without = solver.solve(out);
-            if (without == null) {
-                continue;
-            }
-            double rest = Math.sqrt(solver.squares(without, out) / (spare - 1));
-            if (rest < best) {
-                second = best;
-                best = rest;
+            if (without != null) {
                 Tape tape = tapes.get(out);
-                found = new Doubt(tape, without[ring.indexOf(tape.from())].distance(without[ring.indexOf(tape.to())]));
-            } else {
-                second = Math.min(second, rest);
+                double rest = Math.sqrt(solver.squares(without, out) / (spare - 1));
+                best = Math.min(best, rest);
+                rests.put(
+                        new Doubt(tape, without[ring.indexOf(tape.from())].distance(without[ring.indexOf(tape.to())])),
+                        rest);
             }
         }
-        return best < 2 * EXPECTED && second > 1.5 * best + 0.01 ? found : null;
+        double agree = Math.min(2 * EXPECTED, 1.5 * best + 0.01);
+        return rests.entrySet().stream()
+                .filter(e -> e.getValue() <= agree)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private static String complaint(List<String> ring, List<Tape> tapes) {

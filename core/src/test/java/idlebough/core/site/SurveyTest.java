@@ -126,6 +126,20 @@ class SurveyTest {
         assertThat(one.spare()).isEqualTo(1);
         assertThat(one.misclosure()).isGreaterThan(0.3);
         assertThat(one.doubtful()).isNull();
+        // Three tapes hold B, and one of them is wrong: which, the others cannot say.
+        List<TapeSurvey.Tape> nine = List.of(
+                tape("A", "B", 77.03),
+                tape("B", "C", 45.04),
+                tape("C", "D", 34.18),
+                tape("D", "E", 45.40),
+                tape("E", "A", 53.04),
+                tape("A", "C", 91.92),
+                tape("A", "D", 75.43),
+                tape("C", "E", 77.23),
+                tape("B", "E", 91.58));
+        TapeSurvey three = TapeSurvey.of(names, nine, false);
+        assertThat(three.doubtful()).isNull();
+        assertThat(three.suspects()).extracting(TapeSurvey.Tape::name).containsExactlyInAnyOrder("A–B", "B–C", "B–E");
     }
 
     @Test
