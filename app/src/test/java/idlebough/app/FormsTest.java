@@ -156,54 +156,6 @@ class FormsTest {
         assertThat(plan().plan().site().slope()).as("saved again, knowingly").isEqualTo(7);
     }
 
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "ph|14|must lie between",
-                "topsoil||fill this in",
-                "readings|0; 5#60|is not a reading",
-                "holeDepth||needed with the readings",
-                "texture|MUD|choose one"
-            })
-    void aPitThatCannotBe(String field, String typed, String sentence) {
-        Map<String, String> fields = new HashMap<>(Map.of(
-                "label",
-                "1",
-                "x",
-                "3",
-                "y",
-                "4",
-                "texture",
-                "CLAY",
-                "topsoil",
-                "30",
-                "ph",
-                "6.5",
-                "holeDiameter",
-                "30",
-                "holeDepth",
-                "40",
-                "readings",
-                "0; 5\n60; 9",
-                "secondFilling",
-                "true"));
-        fields.put(field, typed == null ? "" : typed.replace('#', '\n'));
-        HttpResponse<String> answer = grower.post(base + "/site/pits/new", fields);
-        assertThat(answer.body()).contains(sentence);
-        assertThat(plan().pits()).isEmpty();
-        fields.putAll(
-                Map.of("ph", "6.5", "topsoil", "30", "readings", "0; 5\n60; 9", "holeDepth", "40", "texture", "CLAY"));
-        assertThat(grower.post(base + "/site/pits/new", fields).statusCode()).isEqualTo(302);
-        assertThat(plan().pits())
-                .singleElement()
-                .satisfies(pit -> assertThat(pit.rate()).isNotNull());
-        assertThat(grower.post(base + "/site/pits/" + plan().pits().get(0).id() + "/remove", Map.of())
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(plan().pits()).isEmpty();
-    }
-
     @Test
     void howManyTreesIsAFigure() {
         HttpResponse<String> answer = grower.post(base + "/varieties/apple-cox", Map.of("wanted", "many"));
@@ -410,21 +362,17 @@ class FormsTest {
     void aFootingByTheRemedyReachesEveryTreeOfThatCropAtThatPit() {
         planted();
         grower.post(
-                base + "/site/pits/new",
+                base + "/site/pits/new", Map.of("label", "1", "x", "3", "y", "4", "texture", "CLAY", "topsoil", "20"));
+        grower.post(
+                base + "/site/pits/" + plan().pits().get(0).id() + "/tests/new",
                 Map.of(
                         "label",
                         "1",
-                        "x",
-                        "3",
-                        "y",
-                        "4",
-                        "texture",
-                        "CLAY",
-                        "topsoil",
-                        "20",
-                        "holeDiameter",
+                        "shape",
+                        "CYLINDER",
+                        "a",
                         "30",
-                        "holeDepth",
+                        "depth",
                         "40",
                         "readings",
                         "0; 5\n60; 6\n120; 7",

@@ -26,6 +26,19 @@ public final class Visitor {
                 HttpRequest.newBuilder(URI.create(Running.base() + path)).GET().build());
     }
 
+    public byte[] bytes(String path) {
+        try {
+            return client.send(
+                            HttpRequest.newBuilder(URI.create(Running.base() + path))
+                                    .GET()
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException | InterruptedException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
     /** Posts a form with a token taken from the sign-in page, which anyone may open. */
     public HttpResponse<String> post(String path, Map<String, String> fields) {
         Matcher token = TOKEN.matcher(get("/sign-up").body());
@@ -36,6 +49,26 @@ public final class Visitor {
         return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body + (body.isEmpty() ? "" : "&") + "_csrf=" + csrf))
+                .build());
+    }
+
+    /** Posts a form with a file in it. */
+    public HttpResponse<String> upload(String path, Map<String, String> fields, String name, byte[] file) {
+        Matcher token = TOKEN.matcher(get("/sign-up").body());
+        Map<String, String> all = new java.util.LinkedHashMap<>(fields);
+        all.put("_csrf", token.find() ? token.group(1) : "");
+        java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
+        all.forEach((field, value) -> body.writeBytes(
+                ("--x\r\nContent-Disposition: form-data; name=\"" + field + "\"\r\n\r\n" + value + "\r\n")
+                        .getBytes(StandardCharsets.UTF_8)));
+        body.writeBytes(("--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                        + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(file);
+        body.writeBytes("\r\n--x--\r\n".getBytes(StandardCharsets.UTF_8));
+        return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
+                .header("Content-Type", "multipart/form-data; boundary=x")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
                 .build());
     }
 

@@ -70,7 +70,7 @@ public class Troubles {
         return say(
                 model,
                 "This file is larger than 40 MB.",
-                "Thirty years of daily temperatures take less than one; look whether it is the right file. Nothing was stored.");
+                "Thirty years of daily temperatures, or a boundary, take far less; look whether it is the right file. Nothing was stored.");
     }
 
     @ExceptionHandler({HttpRequestMethodNotSupportedException.class, HttpMediaTypeNotSupportedException.class})

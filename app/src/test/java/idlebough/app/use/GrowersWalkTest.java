@@ -95,14 +95,14 @@ class GrowersWalkTest {
                     .click();
             page.selectOption("#texture", "LOAM");
             page.fill("#topsoil", "30");
+            page.fill("#ph", "6.5");
+            press(page, "Save and test the drainage");
+            page.check("input[name=secondFilling]");
             page.fill("#readings", "0; 5\nsixty; 11");
-            press(page, "Save");
+            press(page, "Save the readings");
             assertThat(text(page, "#figures")).contains("Line 2").contains("is not a reading");
             page.fill("#readings", "0; 5\n60; 11.5\n120; 17");
-            page.fill("#holeDiameter", "30");
-            page.fill("#holeDepth", "40");
-            page.fill("#ph", "6.5");
-            press(page, "Save");
+            press(page, "Save the readings");
             assertThat(text(page, "#figures")).contains("in a 12-inch hole");
             page.locator("details.row-f summary").first().click();
             assertThat(page.locator("details.row-f[open] .work").first().innerText())
