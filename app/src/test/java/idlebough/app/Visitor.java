@@ -68,6 +68,7 @@ public final class Visitor {
         body.writeBytes("\r\n--x--\r\n".getBytes(StandardCharsets.UTF_8));
         return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
                 .header("Content-Type", "multipart/form-data; boundary=x")
+                .header("Accept", "text/html")
                 .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
                 .build());
     }

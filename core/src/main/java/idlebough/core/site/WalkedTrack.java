@@ -46,6 +46,10 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, St
         }
         Geometry line = DouglasPeuckerSimplifier.simplify(Shapes.line(moving), tolerance);
         List<Point> corners = untangled(Shapes.ring(line));
+        if (corners.size() < 3) {
+            return new WalkedTrack(
+                    List.of(), track.size(), closing, "This boundary encloses less than one square metre.");
+        }
         return new WalkedTrack(corners, track.size(), closing, Plot.complaint(corners));
     }
 
