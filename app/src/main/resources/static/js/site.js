@@ -1,5 +1,17 @@
 // The ground: pans, zooms, draws, drags and asks. What is true is decided on the server.
-document.addEventListener('DOMContentLoaded', () => { site(); timer(); });
+document.addEventListener('DOMContentLoaded', () => { site(); timer(); pits(); });
+
+// j and k go from pit to pit.
+function pits() {
+  document.addEventListener('keydown', (event) => {
+    const by = { j: 1, k: -1 }[event.key];
+    const links = [...document.querySelectorAll('#sketch a[aria-label^="Pit "]')];
+    if (!by || !links.length || event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select, dialog')) { return; }
+    const at = links.findIndex((a) => a.querySelector('.d-stringf'));
+    const next = links[at + by];
+    if (next) { location.href = next.getAttribute('href'); }
+  });
+}
 
 function site() {
   const sketch = document.getElementById('sketch');

@@ -479,18 +479,16 @@ public final class Reckoning {
 
     private void site(List<Finding> found) {
         // Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit.
-        Set<String> seen = new LinkedHashSet<>();
+        Map<SoilPit, Set<Crop>> asked = new LinkedHashMap<>();
         if (trees().isEmpty()) {
-            pits().forEach(pit -> crops().forEach(crop -> found.addAll(SiteRules.judge(pit, crop))));
+            pits().forEach(pit -> asked.put(pit, new LinkedHashSet<>(crops())));
         } else {
             trees().stream()
-                    .filter(TreeView::toPlant)
-                    .filter(tree -> tree.pit() != null
-                            && tree.footing() == Footing.GRADE
-                            && seen.add(tree.pit().id() + tree.variety().crop().key()))
-                    .forEach(tree -> found.addAll(
-                            SiteRules.judge(tree.pit(), tree.variety().crop())));
+                    .filter(tree -> tree.toPlant() && tree.pit() != null && tree.footing() == Footing.GRADE)
+                    .forEach(tree -> asked.computeIfAbsent(tree.pit(), pit -> new LinkedHashSet<>())
+                            .add(tree.variety().crop()));
         }
+        asked.forEach((pit, crops) -> found.addAll(SiteRules.judge(pit, crops)));
         if (plot() == null) {
             return;
         }

@@ -64,14 +64,18 @@ public final class GroundDrawing {
                 Point a = points.get((points.size() - 1) / 2);
                 Point b = points.get((points.size() - 1) / 2 + 1);
                 // A line overhead runs across everything: its label stands near its end.
+                String label = lineLabel(row, say);
+                // Beside a line that runs up and down, over one that runs across.
+                boolean upright = Math.abs(b.x() - a.x()) < Math.abs(b.y() - a.y()) / 2;
+                double aside = upright ? 10 + 3.1 * label.length() : 0;
                 double along = row.kind() == Feature.Kind.OVERHEAD ? 0.12 : 0.5;
                 yield new Mark(
                         row,
                         css,
                         line(points, sheet),
                         line(points, sheet),
-                        lineLabel(row, say),
-                        sheet.x(a.x() + along * (b.x() - a.x())),
+                        label,
+                        sheet.x(a.x() + along * (b.x() - a.x())) + aside,
                         sheet.y(a.y() + along * (b.y() - a.y())) - 7);
             }
             case POINT -> {

@@ -15,9 +15,8 @@ import org.locationtech.jts.geom.Geometry;
  * <p>Figures: open windbreaks (hedges, trees in line) and closed ones (walls, buildings), after Caborn 1957 and Heisler &
  * DeWalle 1988 as they circulate in extension sheets; from memory, fair. Shelter is of speed at 1 to 2 m above the ground.
  *
- * @param windFrom true bearing from which it blows
  */
-public record Shelter(List<Feature> features, double windFrom, double rotation) {
+public final class Shelter {
     public static final Source SOURCE =
             Source.published("Caborn 1957; Heisler & DeWalle 1988 (windbreaks)", Certainty.FAIR);
 
@@ -30,6 +29,25 @@ public record Shelter(List<Feature> features, double windFrom, double rotation) 
     private static final double[] HEIGHTS = {0, 2, 5, 10, 15, 20, 30};
     private static final double[] OPEN_BREAK = {0.5, 0.4, 0.35, 0.55, 0.7, 0.85, 1};
     private static final double[] CLOSED_BREAK = {0.3, 0.4, 0.6, 0.9, 0.97, 1, 1};
+
+    private record Break(Geometry footprint, double height, boolean closed) {}
+
+    private final List<Break> breaks;
+    private final double windFrom;
+    private final double rotation;
+
+    /**
+     * @param windFrom true bearing from which it blows
+     * @param rotation true bearing of the plan's y axis
+     */
+    public Shelter(List<Feature> features, double windFrom, double rotation) {
+        this.breaks = features.stream()
+                .filter(f -> f.kind().casts() && f.kind() != Feature.Kind.TREE && f.isClosed())
+                .map(f -> new Break(f.footprint(), f.stands(), f.kind() != Feature.Kind.HEDGE))
+                .toList();
+        this.windFrom = windFrom;
+        this.rotation = rotation;
+    }
 
     public static double left(double heights, boolean closed) {
         double[] table = closed ? CLOSED_BREAK : OPEN_BREAK;
@@ -46,17 +64,16 @@ public record Shelter(List<Feature> features, double windFrom, double rotation) 
     public double at(Point place) {
         double bearing = Math.toRadians(windFrom - rotation);
         double least = 1;
-        for (Feature feature : features) {
-            if (!feature.kind().casts() || feature.kind() == Feature.Kind.TREE || !feature.isClosed()) {
-                continue;
-            }
-            double reach = 30 * feature.stands();
+        for (Break each : breaks) {
+            double reach = 30 * each.height();
             Geometry upwind = Shapes.line(List.of(
                     place, new Point(place.x() + reach * Math.sin(bearing), place.y() + reach * Math.cos(bearing))));
-            Geometry met = upwind.intersection(feature.footprint());
+            if (!upwind.getEnvelopeInternal().intersects(each.footprint().getEnvelopeInternal())) {
+                continue;
+            }
+            Geometry met = upwind.intersection(each.footprint());
             if (!met.isEmpty()) {
-                double heights = met.distance(Shapes.point(place)) / feature.stands();
-                least = Math.min(least, left(heights, feature.kind() != Feature.Kind.HEDGE));
+                least = Math.min(least, left(met.distance(Shapes.point(place)) / each.height(), each.closed()));
             }
         }
         return least;

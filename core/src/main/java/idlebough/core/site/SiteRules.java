@@ -16,11 +16,14 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Table;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 
 /** The findings of this room: does this soil let the water away fast enough for this crop, and is its pH right. */
@@ -69,16 +72,23 @@ public final class SiteRules {
         return crop.wetRank() >= 5 ? 1.2 : 0.9;
     }
 
-    /** All that a pit says for a crop. */
-    public static List<Finding> judge(SoilPit pit, Crop crop) {
+    /**
+     * All that a pit says for the crops for which it speaks. What is the same for all of them is said once: the pan, and
+     * wet ground for the crop that stands it worst.
+     */
+    public static List<Finding> judge(SoilPit pit, Collection<Crop> crops) {
         List<Finding> found = new ArrayList<>();
-        found.add(drainage(pit, crop));
-        for (Finding finding : Arrays.asList(
-                wetGround(pit, crop), pan(pit, crop), ph(pit, crop), salt(pit, crop), replant(pit, crop))) {
-            if (finding != null) {
-                found.add(finding);
-            }
+        for (Crop crop : crops) {
+            found.add(drainage(pit, crop));
+            found.addAll(Stream.of(ph(pit, crop), salt(pit, crop), replant(pit, crop))
+                    .filter(Objects::nonNull)
+                    .toList());
         }
+        crops.stream()
+                .max(Comparator.comparingInt(Crop::wetRank))
+                .ifPresent(worst -> found.addAll(Stream.of(wetGround(pit, worst), pan(pit, worst))
+                        .filter(Objects::nonNull)
+                        .toList()));
         return found;
     }
 
