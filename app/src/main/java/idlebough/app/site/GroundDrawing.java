@@ -68,6 +68,7 @@ public final class GroundDrawing {
                 // Beside a line that runs up and down, over one that runs across.
                 boolean upright = Math.abs(b.x() - a.x()) < Math.abs(b.y() - a.y()) / 2;
                 double aside = upright ? 10 + 3.1 * label.length() : 0;
+                aside = sheet.x(a.x()) + 2 * aside > sheet.width() ? -aside : aside;
                 double along = row.kind() == Feature.Kind.OVERHEAD ? 0.12 : 0.5;
                 yield new Mark(
                         row,
