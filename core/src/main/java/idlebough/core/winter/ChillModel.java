@@ -22,8 +22,32 @@ public enum ChillModel {
             "hours 0–7.2 °C",
             "chilling hours between 0 and 7.2 °C",
             "h",
-            HoursChill::new,
-            Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE));
+            HoursChill::aboveFreezing,
+            Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE)),
+    HOURS_BELOW(
+            "hours ≤ 7.2 °C",
+            "chilling hours at or below 7.2 °C",
+            "hb",
+            HoursChill::withoutFloor,
+            Source.published("Weinberger 1950, Proc. ASHS 56:122", Certainty.SURE)),
+    POSITIVE(
+            "positive units",
+            "Positive Utah, daily",
+            "pcu",
+            PositiveChill::new,
+            Source.published("Linsley-Noakes, Allan & Matthee 1994", Certainty.FAIR)),
+    CAROLINA(
+            "North Carolina units",
+            "North Carolina model",
+            "nc",
+            () -> new StepChill(StepChill.NORTH_CAROLINA),
+            Source.published("Shaltout & Unrath 1983, JASHS 108:957", Certainty.FAIR)),
+    LOW_CHILL(
+            "low-chill units",
+            "low-chill model",
+            "lc",
+            () -> new StepChill(StepChill.LOW_CHILL),
+            Source.published("Gilreath & Buchanan 1981, JASHS 106:426", Certainty.FAIR));
 
     private final String unit;
     private final String label;

@@ -49,17 +49,7 @@ public final class WinterLedger {
         if (!window.status().usable()) {
             return new Winter(year, window.status(), window.missing(), Map.of(), Map.of(), Double.NaN);
         }
-        List<DailyExtremes> days = new ArrayList<>(window.days());
-        DailyExtremes before = record.on(from.minusDays(1));
-        DailyExtremes after = record.on(to.plusDays(1));
-        if (before != null) {
-            days.add(0, before);
-        }
-        if (after != null) {
-            days.add(after);
-        }
-        double[] hours = HourlyCurve.of(days, latitude);
-        int start = before == null ? 0 : 24;
+        double[] hours = SeasonHours.of(record, window, latitude, from, to).celsius();
         int length = window.days().size();
         Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
         Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
@@ -68,7 +58,7 @@ public final class WinterLedger {
             List<Double> running = new ArrayList<>(length);
             for (int day = 0; day < length; day++) {
                 for (int h = 0; h < 24; h++) {
-                    state.accept(hours[start + 24 * day + h]);
+                    state.accept(hours[24 * day + h]);
                 }
                 running.add(state.total());
             }

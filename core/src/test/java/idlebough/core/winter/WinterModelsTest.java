@@ -17,6 +17,14 @@ import org.junit.jupiter.api.Test;
 
 /** Against the independent check files of the handbook and the published facts of each model (winter.md 1, 2, 5). */
 class WinterModelsTest {
+    private static final Map<ChillModel, String> COLUMNS = Map.of(
+            ChillModel.PORTIONS, "portions",
+            ChillModel.UTAH, "utah",
+            ChillModel.HOURS, "ch0_72",
+            ChillModel.HOURS_BELOW, "ch72",
+            ChillModel.POSITIVE, "pcu_daily",
+            ChillModel.CAROLINA, "nc",
+            ChillModel.LOW_CHILL, "lowchill");
 
     @Test
     void dayLengthIsSpencers1971() {
@@ -54,10 +62,17 @@ class WinterModelsTest {
     @Test
     void oneHourOfEachStepModel() {
         Vectors.of("winter/units_expected.csv").forEach(row -> {
-            assertThat(ChillModel.HOURS.begin().accept(d(row, "temp"))).isEqualTo(d(row, "ch0_72"));
-            assertThat(ChillModel.UTAH.begin().accept(d(row, "temp")))
-                    .as("Utah at %s", row.get("temp"))
-                    .isEqualTo(d(row, "utah"));
+            for (ChillModel model : List.of(
+                    ChillModel.HOURS,
+                    ChillModel.HOURS_BELOW,
+                    ChillModel.UTAH,
+                    ChillModel.CAROLINA,
+                    ChillModel.LOW_CHILL)) {
+                assertThat(model.begin().accept(d(row, "temp")))
+                        .as("%s at %s", model, row.get("temp"))
+                        .isEqualTo(d(row, COLUMNS.get(model)));
+            }
+            near(Heat.of(d(row, "temp")), row, "gdh_asymcur");
         });
     }
 
@@ -95,10 +110,32 @@ class WinterModelsTest {
                     }
                 }
             }
-            near(states[ChillModel.PORTIONS.ordinal()].total(), row, "portions");
-            near(states[ChillModel.UTAH.ordinal()].total(), row, "utah");
-            near(states[ChillModel.HOURS.ordinal()].total(), row, "ch0_72");
+            COLUMNS.forEach((model, column) -> near(states[model.ordinal()].total(), row, column));
         });
+        Vectors.of("winter/sine_days.csv")
+                .forEach(row -> COLUMNS.forEach((model, column) -> {
+                    ChillState state = model.begin();
+                    for (int h = 0; h < 24 * (int) d(row, "days"); h++) {
+                        state.accept(d(row, "mean") + d(row, "amp") * Math.sin(2 * Math.PI * (h - 8) / 24));
+                    }
+                    near(state.total(), row, column);
+                }));
+    }
+
+    /** Fishman et al. 1987: hardly any portions at 0 °C, none at a constant 13 °C, best near 7 °C. */
+    @Test
+    void portionsComeBestNearSevenDegrees() {
+        double[] at = new double[16];
+        for (int celsius = 0; celsius < 16; celsius++) {
+            ChillState state = ChillModel.PORTIONS.begin();
+            for (int h = 0; h < 1000; h++) {
+                state.accept(celsius);
+            }
+            at[celsius] = state.total();
+        }
+        assertThat(at[0]).isLessThan(at[7] / 5);
+        assertThat(at[13]).isZero();
+        assertThat(Arrays.stream(at).max().orElse(0)).isIn(at[6], at[7], at[8]);
     }
 
     @Test
@@ -151,9 +188,7 @@ class WinterModelsTest {
                     .filter(w -> w.year() == Integer.parseInt(row.get("label")))
                     .findFirst()
                     .orElseThrow();
-            near(winter.totals().get(ChillModel.PORTIONS), row, "portions");
-            near(winter.totals().get(ChillModel.UTAH), row, "utah");
-            near(winter.totals().get(ChillModel.HOURS), row, "ch0_72");
+            COLUMNS.forEach((model, column) -> near(winter.totals().get(model), row, column));
             assertThat(winter.daily().get(ChillModel.PORTIONS)).hasSize(Integer.parseInt(row.get("hours")) / 24);
         });
     }
@@ -221,24 +256,80 @@ class WinterModelsTest {
     }
 
     @Test
-    void splittingARecordAtAnyHourGivesTheSameTotal() {
-        Random random = new Random(4711);
-        double[] hours = random.doubles(2000, -8, 22).toArray();
-        for (ChillModel model : ChillModel.values()) {
-            ChillState whole = model.begin();
-            ChillState carried = model.begin();
-            double before = 0;
-            for (int h = 0; h < hours.length; h++) {
-                whole.accept(hours[h]);
-                carried.accept(hours[h]);
-                if (model == ChillModel.PORTIONS) {
-                    assertThat(whole.total())
-                            .as("a fixed portion is never lost, hour %s, seed 4711", h)
-                            .isGreaterThanOrEqualTo(before);
-                    before = whole.total();
-                }
-            }
-            assertThat(carried.total()).isEqualTo(whole.total());
+    void aFixedPortionIsNeverLostAndWarmthNeverAddsHours() {
+        double[] hours = new Random(4711).doubles(2000, -8, 22).toArray();
+        ChillState portions = ChillModel.PORTIONS.begin();
+        double before = 0;
+        for (double hour : hours) {
+            assertThat(portions.accept(hour)).as("seed 4711").isGreaterThanOrEqualTo(before);
+            before = portions.total();
         }
+        for (double warmer : new double[] {0.3, 1, 2.5}) {
+            ChillState cold = ChillModel.HOURS_BELOW.begin();
+            ChillState warm = ChillModel.HOURS_BELOW.begin();
+            for (double hour : hours) {
+                cold.accept(hour);
+                warm.accept(hour + warmer);
+            }
+            assertThat(warm.total()).isLessThanOrEqualTo(cold.total());
+        }
+    }
+
+    @Test
+    void bloomByTheSequentialModel() {
+        Map<String, StationRecord> records = Map.of("north", series("north"), "south", series("south"));
+        Vectors.of("winter/bloom_expected.csv").forEach(row -> {
+            SeasonHours hours = SeasonHours.of(
+                    records.get(row.get("series")),
+                    latitude(row.get("series")),
+                    LocalDate.parse(row.get("chill_from")),
+                    LocalDate.parse(row.get("last_day")));
+            ChillModel model = COLUMNS.entrySet().stream()
+                    .filter(e -> e.getValue().equals(row.get("model").equals("hours") ? "ch0_72" : row.get("model")))
+                    .findFirst()
+                    .orElseThrow()
+                    .getKey();
+            Bloom bloom = Bloom.of(0, hours, model, d(row, "chill_req"), d(row, "heat_req"));
+            if (row.get("chill_met_date").isEmpty()) {
+                assertThat(bloom.chillMet()).as(row.toString()).isNull();
+            } else {
+                assertThat(bloom.chillMet())
+                        .isEqualTo(LocalDate.parse(row.get("chill_met_date"))
+                                .atTime(Integer.parseInt(row.get("chill_met_hour")), 0));
+            }
+            near(bloom.chill(), row, "chill_sum");
+            near(bloom.heat(), row, "heat_sum");
+            if (row.get("bloom_date").isEmpty()) {
+                assertThat(bloom.full()).isNull();
+            } else {
+                assertThat(bloom.full())
+                        .isEqualTo(LocalDate.parse(row.get("bloom_date"))
+                                .atTime(Integer.parseInt(row.get("bloom_hour")), 0));
+                assertThat(bloom.first()).isBeforeOrEqualTo(bloom.full().toLocalDate());
+                assertThat(java.time.temporal.ChronoUnit.DAYS.between(bloom.first(), bloom.end()) + 1)
+                        .isBetween(4L, 18L);
+            }
+        });
+    }
+
+    /** Dates made with a need of 6000 give 6000 back, and blooms as they were. */
+    @Test
+    void ownDatesFitTheHeatNeed() {
+        StationRecord record = series("north");
+        List<Bloom> springs = new ArrayList<>();
+        List<LocalDate> seen = new ArrayList<>();
+        for (int year = 1982; year < 1992; year++) {
+            SeasonHours hours = SeasonHours.of(record, 36.8, LocalDate.of(year - 1, 11, 1), LocalDate.of(year, 5, 31));
+            Bloom made = Bloom.of(year, hours, ChillModel.PORTIONS, 40, 6000);
+            springs.add(Bloom.of(year, hours, ChillModel.PORTIONS, 40, 9000));
+            seen.add(made.full().toLocalDate());
+        }
+        seen.add(LocalDate.of(2030, 3, 1));
+        HeatFit fit = HeatFit.of(seen, springs, ChillModel.PORTIONS, 40);
+        assertThat(fit.dates()).as("a spring without a record is left out").hasSize(10);
+        assertThat(fit.need()).isCloseTo(6000, org.assertj.core.data.Offset.offset(200.0));
+        assertThat(fit.residuals()).allMatch(days -> Math.abs(days) <= 2);
+        assertThat(HeatFit.of(List.of(LocalDate.of(2030, 3, 1)), springs, ChillModel.PORTIONS, 40))
+                .isNull();
     }
 }

@@ -1,0 +1,95 @@
+package idlebough.core.winter;
+
+import static idlebough.core.judge.Table.number;
+
+import idlebough.core.judge.Table;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * What a frosty night does to buds and blossom: the temperatures that kill a tenth and nine tenths at each stage, from
+ * {@code winter/critical.csv} (Washington State University circulars by Ballard, Proebsting & Tukey; from memory, fair).
+ */
+public final class FrostKill {
+    private static final Map<String, List<Stage>> BY_CROP = read();
+
+    private FrostKill() {}
+
+    /**
+     * @param fraction of the heat need from which it stands (project choice, weak)
+     * @param tenth kills 10 %, and most 90 %, °C
+     */
+    public record Stage(String name, double fraction, double tenth, double most) {
+        /** Share killed by half an hour at a temperature: a logistic curve through both points. */
+        public double killed(double celsius) {
+            double middle = (tenth + most) / 2;
+            double steep = 2 * Math.log(9) / (tenth - most);
+            return 1 / (1 + Math.exp(steep * (celsius - middle)));
+        }
+    }
+
+    /**
+     * One spring for a variety.
+     *
+     * @param worst share of blossom killed by the worst night, 0 to 1
+     * @param night its minimum, °C, and the stage it met; null when no night of the time came to 1 % of kill
+     */
+    public record Spring(int year, double worst, java.time.LocalDate night, double minimum, Stage stage) {}
+
+    /** The stages of a crop, earliest first; empty when none are known. */
+    public static List<Stage> stages(String crop) {
+        return BY_CROP.getOrDefault(crop, List.of());
+    }
+
+    /** Every night from the first stage to the last is held against the stage in which it finds the buds. */
+    public static Spring of(Bloom bloom, List<Stage> stages) {
+        Spring worst = new Spring(bloom.year(), 0, null, Double.NaN, null);
+        if (bloom.chillMet() == null || stages.isEmpty()) {
+            return worst;
+        }
+        SeasonHours hours = bloom.hours();
+        int from = (int) java.time.Duration.between(hours.first().atStartOfDay(), bloom.chillMet())
+                .toHours();
+        double heat = 0;
+        for (int h = from + 1; h < hours.celsius().length; h++) {
+            heat += Heat.of(hours.celsius()[h]);
+            if (h % 24 != 6) {
+                continue;
+            }
+            double fraction = heat / bloom.heatNeed();
+            Stage stage = null;
+            for (Stage each : stages) {
+                stage = fraction >= each.fraction() ? each : stage;
+            }
+            if (fraction > 1.45) {
+                break;
+            }
+            DailyExtremes day = hours.days().get(h / 24);
+            if (stage != null) {
+                double killed = stage.killed(day.minimum());
+                if (killed > Math.max(0.01, worst.worst())) {
+                    worst = new Spring(bloom.year(), killed, day.date(), day.minimum(), stage);
+                }
+            }
+        }
+        return worst;
+    }
+
+    private static Map<String, List<Stage>> read() {
+        Map<String, List<Stage>> stages = new TreeMap<>();
+        for (CSVRecord row : Table.rows("winter/critical.csv")) {
+            stages.computeIfAbsent(row.get("crop"), c -> new ArrayList<>())
+                    .add(new Stage(
+                            row.get("stage"),
+                            number(row, "fraction"),
+                            (number(row, "t10_f") - 32) / 1.8,
+                            (number(row, "t90_f") - 32) / 1.8));
+        }
+        return stages.entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, e -> List.copyOf(e.getValue())));
+    }
+}

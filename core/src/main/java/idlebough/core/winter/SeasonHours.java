@@ -1,0 +1,44 @@
+package idlebough.core.winter;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The hourly temperatures of a stretch of days, reckoned with the days before and after it so that its edges are right.
+ *
+ * @param first day, from its hour 0
+ * @param celsius 24 for each day
+ * @param days the extremes behind them, short gaps filled
+ */
+public record SeasonHours(LocalDate first, double[] celsius, List<DailyExtremes> days) {
+
+    /** Null when the stretch has longer gaps than are filled; see {@link StationRecord#window}. */
+    public static SeasonHours of(StationRecord record, double latitude, LocalDate from, LocalDate to) {
+        StationRecord.Window window = record.window(from, to);
+        return window.status().usable() ? of(record, window, latitude, from, to) : null;
+    }
+
+    static SeasonHours of(
+            StationRecord record, StationRecord.Window window, double latitude, LocalDate from, LocalDate to) {
+        List<DailyExtremes> days = new ArrayList<>(window.days());
+        DailyExtremes before = record.on(from.minusDays(1));
+        DailyExtremes after = record.on(to.plusDays(1));
+        if (before != null) {
+            days.add(0, before);
+        }
+        if (after != null) {
+            days.add(after);
+        }
+        double[] all = HourlyCurve.of(days, latitude);
+        int start = before == null ? 0 : 24;
+        double[] hours = new double[24 * window.days().size()];
+        System.arraycopy(all, start, hours, 0, hours.length);
+        return new SeasonHours(from, hours, window.days());
+    }
+
+    public LocalDateTime at(int hour) {
+        return first.atStartOfDay().plusHours(hour);
+    }
+}
