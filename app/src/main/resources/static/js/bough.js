@@ -19,6 +19,24 @@ document.addEventListener('DOMContentLoaded', () => {
   // On a phone the sketch is wider than the screen: begin where the measure to carry stands.
   const sketch = document.querySelector('.sk');
   if (sketch && sketch.scrollWidth > sketch.clientWidth) { sketch.scrollLeft = 0.75 * (sketch.scrollWidth - sketch.clientWidth); }
+  document.querySelectorAll('form[data-auto] select').forEach((select) => select.addEventListener('change', () => select.form.submit()));
+  const warmer = document.getElementById('warmer');
+  if (warmer) {
+    let asking = false;
+    let wanted = null;
+    const ask = () => {
+      if (asking || wanted === null) { return; }
+      asking = true;
+      const url = warmer.dataset.url + '?kelvin=' + wanted;
+      wanted = null;
+      fetch(url, { headers: { Accept: 'text/html' } })
+        .then((answer) => (answer.ok ? answer.text() : null))
+        .then((html) => { const next = html && new DOMParser().parseFromString(html, 'text/html').getElementById('warmer-answer'); if (next) { document.getElementById('warmer-answer').replaceChildren(...next.childNodes); } })
+        .catch(() => { document.getElementById('warmer-answer').textContent = 'The server does not answer.'; })
+        .finally(() => { asking = false; ask(); });
+    };
+    warmer.elements.kelvin.addEventListener('input', () => { wanted = warmer.elements.kelvin.value; ask(); });
+  }
   keys(base);
   const plan = document.getElementById('plan');
   if (plan && plan.dataset.scale) { drags(plan, base); }

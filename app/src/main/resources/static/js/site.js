@@ -15,7 +15,6 @@ function pits() {
 
 function site() {
   const sketch = document.getElementById('sketch');
-  document.querySelectorAll('form[data-auto] select').forEach((select) => select.addEventListener('change', () => select.form.submit()));
   if (!sketch || !sketch.dataset.scale) { return; }
   zoom(sketch);
   if (sketch.dataset.pick === 'true') { cross(sketch); }

@@ -45,6 +45,7 @@ class RoutesTest {
                             .replace("{pit}", pit)
                             .replace("{test}", test)
                             .replace("{feature}", feature)
+                            .replace("{seen}", NONE)
                             .replace("{variety}", "apple-cox")
                             .replace("{ticket}", NONE);
                     info.getMethodsCondition().getMethods().forEach(verb -> routes.add(new Route(verb, path)));

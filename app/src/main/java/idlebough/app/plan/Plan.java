@@ -12,6 +12,7 @@ import idlebough.app.site.Pit;
 import idlebough.app.site.Site;
 import idlebough.app.variety.Choice;
 import idlebough.app.variety.OwnFigure;
+import idlebough.app.winter.BloomSeen;
 import idlebough.core.winter.StationRecord;
 import java.util.List;
 
@@ -25,6 +26,7 @@ public record Plan(
         List<Drawn> drawn,
         List<Choice> choices,
         List<OwnFigure> ownFigures,
+        List<BloomSeen> bloomSeen,
         List<WayChoice> ways,
         List<Peg> pegs,
         List<Tree> trees,
@@ -49,6 +51,7 @@ public record Plan(
                 drawn,
                 choices,
                 ownFigures,
+                bloomSeen,
                 ways,
                 moved,
                 trees,
@@ -72,6 +75,7 @@ public record Plan(
                 List.copyOf(all),
                 choices,
                 ownFigures,
+                bloomSeen,
                 ways,
                 pegs,
                 trees,

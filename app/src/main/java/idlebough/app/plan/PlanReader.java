@@ -15,6 +15,7 @@ import idlebough.app.site.Site;
 import idlebough.app.site.SiteMapper;
 import idlebough.app.variety.ChoiceMapper;
 import idlebough.app.variety.OwnFigureMapper;
+import idlebough.app.winter.BloomSeenMapper;
 import idlebough.app.winter.WeatherMapper;
 import idlebough.core.site.SunYear;
 import idlebough.core.winter.DailyExtremes;
@@ -38,6 +39,7 @@ public class PlanReader {
     private final FeatureMapper features;
     private final ChoiceMapper choices;
     private final OwnFigureMapper ownFigures;
+    private final BloomSeenMapper bloomSeen;
     private final WayMapper ways;
     private final PegMapper pegs;
     private final TreeMapper trees;
@@ -62,6 +64,7 @@ public class PlanReader {
             FeatureMapper features,
             ChoiceMapper choices,
             OwnFigureMapper ownFigures,
+            BloomSeenMapper bloomSeen,
             WayMapper ways,
             PegMapper pegs,
             TreeMapper trees,
@@ -76,6 +79,7 @@ public class PlanReader {
         this.features = features;
         this.choices = choices;
         this.ownFigures = ownFigures;
+        this.bloomSeen = bloomSeen;
         this.ways = ways;
         this.pegs = pegs;
         this.trees = trees;
@@ -158,6 +162,7 @@ public class PlanReader {
                 features.all(scope),
                 choices.all(scope),
                 ownFigures.all(scope),
+                bloomSeen.all(scope),
                 ways.all(scope),
                 pegs.all(scope),
                 trees.all(scope),

@@ -9,6 +9,7 @@ import idlebough.app.site.Site;
 import idlebough.app.site.SiteText;
 import idlebough.app.variety.Choice;
 import idlebough.app.variety.OwnFigure;
+import idlebough.app.winter.BloomSeen;
 import idlebough.core.almanac.Almanac;
 import idlebough.core.almanac.Task;
 import idlebough.core.crop.Crop;
@@ -45,8 +46,10 @@ import idlebough.core.site.SunYear;
 import idlebough.core.site.Texture;
 import idlebough.core.variety.Varieties;
 import idlebough.core.variety.Variety;
+import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyVerdict;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.FrostDates;
 import idlebough.core.winter.WinterLedger;
 import idlebough.core.winter.WinterRules;
 import java.time.LocalDate;
@@ -223,6 +226,27 @@ public final class Reckoning {
                 .map(OwnFigure::chillNeed)
                 .map(shipped::withChill)
                 .orElse(shipped);
+    }
+
+    /** When a variety would have bloomed in each spring of the record, and what frost would have taken. */
+    public VarietySprings springs(Variety variety) {
+        return part(
+                "springs." + variety.key(),
+                () -> VarietySprings.of(
+                        variety,
+                        plan.weather(),
+                        plan.site().latitude(),
+                        plan.bloomSeen().stream()
+                                .filter(b -> b.varietyKey().equals(variety.key()))
+                                .map(BloomSeen::seenOn)
+                                .toList()));
+    }
+
+    /** Nights at or below a threshold, °C. */
+    public FrostDates frost(double threshold) {
+        return part(
+                "frost." + threshold,
+                () -> FrostDates.of(plan.weather(), plan.site().latitude(), threshold));
     }
 
     /** Every variety of the catalogue judged for this site, best first. */

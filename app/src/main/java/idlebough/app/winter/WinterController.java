@@ -11,10 +11,15 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Variety;
+import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.ChillModel;
+import idlebough.core.winter.HardinessZone;
+import idlebough.core.winter.Quantile;
 import idlebough.core.winter.SafeChill;
 import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.Trend;
 import idlebough.core.winter.Winter;
+import idlebough.core.winter.WinterLedger;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -28,6 +33,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
 /** What the winters here give. */
@@ -73,8 +79,94 @@ public class WinterController {
             model.addAttribute("safe", safe);
             model.addAttribute("figures", figures(plan, chill, safe));
             sketch(model, plan, chill, safe, winter);
+            model.addAttribute(
+                    "spreads",
+                    Arrays.stream(ChillModel.values())
+                            .map(m -> spread(m, usable, plan.winters().totals(m)))
+                            .toList());
+            model.addAttribute("frosts", List.of(plan.frost(0), plan.frost(-2), plan.frost(-4)));
         }
         return "winter/winters";
+    }
+
+    /**
+     * One model's winters in a row of the table.
+     *
+     * @param trend in ten years; null with fewer than five winters
+     */
+    public record Spread(ChillModel model, double least, double tenth, double median, double ninth, Trend trend) {}
+
+    private static Spread spread(ChillModel model, List<Winter> usable, double[] totals) {
+        return new Spread(
+                model,
+                Quantile.of(totals, 0),
+                Quantile.of(totals, 0.1),
+                Quantile.of(totals, 0.5),
+                Quantile.of(totals, 0.9),
+                totals.length < 5
+                        ? null
+                        : Trend.of(usable.stream().mapToInt(Winter::year).toArray(), totals));
+    }
+
+    /** One variety, now and in warmer winters. */
+    public record Warmed(Variety variety, ChillMatch now, ChillMatch then) {}
+
+    /** What winters so much warmer would give: every minimum and maximum raised, everything reckoned anew. */
+    @GetMapping("/warmer")
+    String warmer(Scope scope, Reader reader, Model model, @RequestParam double kelvin) {
+        Reckoning plan = pages.reckon(scope);
+        double by = Double.isFinite(kelvin) ? Math.max(-5, Math.min(5, kelvin)) : 0;
+        ChillModel chill = plan.plan().settings().chillModel();
+        if (plan.winters().usable().isEmpty()) {
+            throw new idlebough.app.plan.NotFound();
+        }
+        WinterLedger then = WinterLedger.of(
+                plan.plan().weather().warmedBy(by), plan.plan().site().latitude());
+        model.addAttribute("kelvin", by);
+        model.addAttribute("chill", chill);
+        model.addAttribute("now", SafeChill.of(chill, plan.winters().totals(chill)));
+        model.addAttribute("then", SafeChill.of(chill, then.totals(chill)));
+        model.addAttribute(
+                "warmed",
+                plan.chosen().stream()
+                        .map(plan::variety)
+                        .filter(v -> v.chillNeed() > 0)
+                        .map(v -> new Warmed(
+                                v,
+                                ChillMatch.of(v.chillNeed(), plan.winters().totals(v.chillModel())),
+                                ChillMatch.of(v.chillNeed(), then.totals(v.chillModel()))))
+                        .toList());
+        return "winter/warmer :: answer";
+    }
+
+    /** All winters in all models, as a table for other programs. */
+    @GetMapping(value = "/winters.csv", produces = "text/csv;charset=UTF-8")
+    @ResponseBody
+    String csv(Scope scope) {
+        Reckoning plan = pages.reckon(scope);
+        StringBuilder csv = new StringBuilder("winter,status,missing_days");
+        for (ChillModel each : ChillModel.values()) {
+            csv.append(',').append(each.name().toLowerCase(Locale.ROOT));
+        }
+        csv.append(",lowest_c\n");
+        for (Winter winter : plan.winters().winters()) {
+            csv.append(winter.year())
+                    .append(',')
+                    .append(winter.status().words())
+                    .append(',')
+                    .append(winter.missingDays());
+            for (ChillModel each : ChillModel.values()) {
+                csv.append(',');
+                if (winter.usable()) {
+                    csv.append(
+                            String.format(Locale.ROOT, "%.1f", winter.totals().get(each)));
+                }
+            }
+            csv.append(',')
+                    .append(winter.usable() ? String.format(Locale.ROOT, "%.1f", winter.lowest()) : "")
+                    .append('\n');
+        }
+        return csv.toString();
     }
 
     private static List<Figure> figures(Reckoning plan, ChillModel chill, SafeChill safe) {
@@ -102,8 +194,17 @@ public class WinterController {
                 "mean-lowest",
                 "Coldest night of a winter, on average",
                 Amount.of(mean, Quantity.TEMPERATURE),
-                "",
+                "zone " + HardinessZone.of(mean),
                 plan.winters()::lowestWorking));
+        double free = plan.frost(0).length(0.5);
+        if (!Double.isNaN(free)) {
+            figures.add(Figure.of(
+                    "frost-free",
+                    "Days without frost, in every other year",
+                    Amount.of(free, Quantity.COUNT),
+                    "days",
+                    plan.frost(0)::working));
+        }
         return figures;
     }
 

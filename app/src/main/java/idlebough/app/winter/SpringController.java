@@ -1,0 +1,255 @@
+package idlebough.app.winter;
+
+import idlebough.app.plan.Ids;
+import idlebough.app.plan.NotFound;
+import idlebough.app.plan.Reckoning;
+import idlebough.app.plan.Scope;
+import idlebough.app.web.Fields;
+import idlebough.app.web.Pages;
+import idlebough.app.web.Reader;
+import idlebough.app.web.Stage;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Figure;
+import idlebough.core.judge.Phrase;
+import idlebough.core.measure.Quantity;
+import idlebough.core.variety.Variety;
+import idlebough.core.variety.VarietySprings;
+import idlebough.core.winter.Bloom;
+import idlebough.core.winter.FrostKill;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The springs: winters as rows with chill, bloom and frost of one variety, and the grower's own bloom dates. */
+@Controller
+@RequestMapping("/orchards/{orchard}/winters/springs")
+public class SpringController {
+    private static final double LEFT = 66;
+    private static final double RIGHT = 700;
+    private static final double TOP = 70;
+    private static final double HIGH = 520;
+    private static final int MOST = 30;
+    private final Pages pages;
+    private final BloomSeenMapper seen;
+
+    SpringController(Pages pages, BloomSeenMapper seen) {
+        this.pages = pages;
+        this.seen = seen;
+    }
+
+    /**
+     * One winter's row on the sketch, page units.
+     *
+     * @param frosts path of a tick for each night at 0 °C or below
+     * @param chillTo where the chill is met; null when never
+     * @param bloomFrom and bloomTo: open bloom; null when never
+     * @param hit where the worst night stands; null when none was felt
+     */
+    public record Strip(
+            int year,
+            double y,
+            double high,
+            String frosts,
+            Double chillTo,
+            Double bloomFrom,
+            Double bloomTo,
+            Double hit) {}
+
+    /** One spring in the table. */
+    public record Line(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
+
+    @GetMapping
+    String show(Scope scope, Reader say, Model model, @RequestParam(required = false) String variety) {
+        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
+        List<Variety> known = plan.chosen().stream()
+                .map(plan::variety)
+                .filter(VarietySprings::known)
+                .toList();
+        Variety picked = known.stream()
+                .filter(v -> v.key().equals(variety))
+                .findFirst()
+                .orElse(known.isEmpty() ? null : known.get(0));
+        model.addAttribute("known", known);
+        model.addAttribute("picked", picked);
+        model.addAttribute("fields", Fields.blank(say.display()));
+        if (picked != null) {
+            fill(model, plan, picked);
+        }
+        return "winter/springs";
+    }
+
+    private static void fill(Model model, Reckoning plan, Variety picked) {
+        VarietySprings springs = plan.springs(picked);
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < springs.blooms().size(); i++) {
+            Bloom bloom = springs.blooms().get(i);
+            lines.add(new Line(
+                    bloom.year(),
+                    bloom.chillMet() == null ? null : bloom.chillMet().toLocalDate(),
+                    bloom.full() == null ? null : bloom.full().toLocalDate(),
+                    springs.frosts().isEmpty() ? null : springs.frosts().get(i)));
+        }
+        model.addAttribute("springs", springs);
+        model.addAttribute("lines", lines);
+        model.addAttribute("figures", figures(springs));
+        model.addAttribute(
+                "seen",
+                plan.plan().bloomSeen().stream()
+                        .filter(b -> b.varietyKey().equals(picked.key()))
+                        .toList());
+        draw(model, springs);
+    }
+
+    private static List<Figure> figures(VarietySprings springs) {
+        List<Figure> figures = new ArrayList<>();
+        long bloomed = springs.blooms().stream().filter(b -> b.full() != null).count();
+        if (!springs.frosts().isEmpty()) {
+            figures.add(new Figure(
+                    "hit",
+                    Phrase.of("Springs in which frost took half the blossom"),
+                    Amount.count(springs.hit(VarietySprings.FELT)),
+                    Phrase.of("of {}", Amount.count(springs.frosts().size())),
+                    springs::frostWorking));
+            figures.add(new Figure(
+                    "nipped",
+                    Phrase.of("in which it took a tenth or more"),
+                    Amount.count(springs.hit(0.1)),
+                    Phrase.of("of {}", Amount.count(springs.frosts().size())),
+                    springs::frostWorking));
+        }
+        figures.add(new Figure(
+                "bloomed",
+                Phrase.of("Springs that woke it and brought it to bloom"),
+                Amount.count(bloomed),
+                Phrase.of("of {}", Amount.count(springs.blooms().size())),
+                springs::needWorking));
+        figures.add(new Figure(
+                "heat",
+                Phrase.of("Heat from chill met to full bloom"),
+                Amount.count(springs.heatNeed()),
+                Phrase.of(springs.fit() == null ? "°C·h, estimate" : "°C·h, your dates"),
+                springs::needWorking));
+        if (springs.fit() != null && !Double.isNaN(springs.fit().spread())) {
+            figures.add(new Figure(
+                    "residual",
+                    Phrase.of("Largest miss of your dates"),
+                    Amount.of(
+                            springs.fit().residuals().stream()
+                                    .mapToLong(Math::abs)
+                                    .max()
+                                    .orElse(0),
+                            Quantity.COUNT),
+                    Phrase.of("days"),
+                    springs::needWorking));
+        }
+        return figures;
+    }
+
+    private static void draw(Model model, VarietySprings springs) {
+        List<Bloom> shown = springs.blooms().stream()
+                .skip(Math.max(0, springs.blooms().size() - MOST))
+                .toList();
+        if (shown.isEmpty()) {
+            return;
+        }
+        double high = Math.min(26, HIGH / shown.size());
+        int days = shown.stream().mapToInt(b -> b.hours().days().size()).max().orElse(1);
+        List<Strip> strips = new ArrayList<>();
+        for (int i = 0; i < shown.size(); i++) {
+            Bloom bloom = shown.get(i);
+            LocalDate first = bloom.hours().first();
+            double y = TOP + i * high;
+            StringBuilder frosts = new StringBuilder();
+            for (int day = 0; day < bloom.hours().days().size(); day++) {
+                if (bloom.hours().days().get(day).minimum() <= 0) {
+                    frosts.append(String.format(
+                            Locale.ROOT, "M%.1f %.1fv%.1f", x(day, days), y + high - 4, -Math.min(6, high / 3)));
+                }
+            }
+            FrostKill.Spring frost = springs.frosts().stream()
+                    .filter(f -> f.year() == bloom.year())
+                    .findFirst()
+                    .orElse(null);
+            strips.add(new Strip(
+                    bloom.year(),
+                    y,
+                    high,
+                    frosts.toString(),
+                    bloom.chillMet() == null
+                            ? null
+                            : Double.valueOf(x(since(first, bloom.chillMet().toLocalDate()), days)),
+                    bloom.first() == null ? null : Double.valueOf(x(since(first, bloom.first()), days)),
+                    bloom.first() == null ? null : Double.valueOf(x(since(first, bloom.end()) + 1, days)),
+                    frost == null || frost.worst() < 0.1
+                            ? null
+                            : Double.valueOf(x(since(first, frost.night()), days))));
+        }
+        model.addAttribute("strips", strips);
+        List<WinterController.Tick> months = new ArrayList<>();
+        LocalDate first = shown.get(0).hours().first();
+        for (LocalDate month = first; since(first, month) < days; month = month.plusMonths(1)) {
+            months.add(new WinterController.Tick(
+                    month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH),
+                    x(since(first, month), days)));
+        }
+        model.addAttribute("months", months);
+    }
+
+    private static int since(LocalDate first, LocalDate day) {
+        return (int) (day.toEpochDay() - first.toEpochDay());
+    }
+
+    private static double x(int day, int days) {
+        return LEFT + (RIGHT - LEFT) * day / days;
+    }
+
+    @PostMapping
+    String add(Scope scope, Reader say, Model model, @RequestParam Map<String, String> typed) {
+        Reckoning plan = pages.reckon(scope);
+        Fields fields = new Fields(typed, say.display());
+        Variety variety = plan.chosen().stream()
+                .filter(key -> key.equals(fields.value("variety")))
+                .findFirst()
+                .map(plan::variety)
+                .orElseThrow(NotFound::new);
+        LocalDate day = fields.date("seenOn");
+        if (!fields.wrong()) {
+            pages.changes()
+                    .make(
+                            scope,
+                            "Saw " + variety.name() + " in bloom",
+                            pen -> pen.add(new BloomSeen(Ids.next(), scope.orchard(), variety.key(), day, 0, false)));
+            return "redirect:/orchards/" + scope.orchard() + "/winters/springs?variety=" + variety.key();
+        }
+        Reckoning open = pages.open(model, scope, Stage.WINTERS);
+        model.addAttribute(
+                "known",
+                open.chosen().stream()
+                        .map(open::variety)
+                        .filter(VarietySprings::known)
+                        .toList());
+        model.addAttribute("picked", variety);
+        model.addAttribute("fields", fields);
+        fill(model, open, variety);
+        return "winter/springs";
+    }
+
+    @PostMapping("/{seen}/remove")
+    String remove(Scope scope, @PathVariable("seen") String id) {
+        BloomSeen row = seen.find(scope, id);
+        if (row == null || row.deleted()) {
+            throw new NotFound();
+        }
+        pages.changes().make(scope, "Took back a bloom date", pen -> pen.remove(row));
+        return "redirect:/orchards/" + scope.orchard() + "/winters/springs?variety=" + row.varietyKey();
+    }
+}
