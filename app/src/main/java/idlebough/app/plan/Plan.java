@@ -33,7 +33,8 @@ public record Plan(
         List<Measure> measures,
         List<Note> notes,
         StationRecord weather,
-        String stationName) {
+        String stationName,
+        boolean standIn) {
 
     /** The same plan with one peg elsewhere: what a drag asks about. */
     public Plan withPegAt(String pegId, double x, double y) {
@@ -58,7 +59,8 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                stationName);
+                stationName,
+                standIn);
     }
 
     /** The same plan with one feature elsewhere, or with one more: what drawing asks about. */
@@ -82,6 +84,7 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                stationName);
+                stationName,
+                standIn);
     }
 }

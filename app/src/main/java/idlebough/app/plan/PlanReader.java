@@ -169,6 +169,7 @@ public class PlanReader {
                 measures.all(scope),
                 notes.all(scope),
                 record,
-                station == null ? null : station.name());
+                station == null ? null : station.name(),
+                station != null && station.standIn());
     }
 }

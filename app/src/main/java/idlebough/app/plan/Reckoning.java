@@ -462,7 +462,12 @@ public final class Reckoning {
             List<Finding> found = new ArrayList<>();
             switch (room) {
                 case "site" -> site(found);
-                case "winter" -> found.addAll(WinterRules.judge(winters));
+                case "winter" -> {
+                    if (plan.standIn()) {
+                        found.add(WinterRules.standIn());
+                    }
+                    found.addAll(WinterRules.judge(winters));
+                }
                 case "variety" ->
                     chosen().forEach(key -> verdict(key).findings().stream()
                             .filter(finding -> !(finding.rule().equals("variety.drainage") && onMounds(key)))

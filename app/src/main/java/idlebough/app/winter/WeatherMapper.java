@@ -11,8 +11,8 @@ import org.apache.ibatis.annotations.Param;
 /** SQL of stations, their files as given and their days. */
 @Mapper
 public interface WeatherMapper {
-    /** One station. */
-    record Station(String id, String name) {}
+    /** One station; a stand-in's days are made, not measured. */
+    record Station(String id, String name, boolean standIn) {}
 
     /** One stored day. */
     record Day(LocalDate day, double minimum, double maximum) {}
@@ -23,6 +23,16 @@ public interface WeatherMapper {
     Station station(@Param("scope") Scope scope);
 
     int addStation(@Param("scope") Scope scope, @Param("id") String id, @Param("name") String name);
+
+    /** Renames a station and says whether its days are made. */
+    int markStation(
+            @Param("scope") Scope scope,
+            @Param("id") String id,
+            @Param("name") String name,
+            @Param("standIn") boolean standIn);
+
+    /** Takes all days of a station away. */
+    int clearDays(@Param("scope") Scope scope, @Param("id") String id);
 
     List<Day> days(@Param("scope") Scope scope);
 

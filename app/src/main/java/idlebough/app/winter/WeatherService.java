@@ -62,6 +62,10 @@ public class WeatherService {
         String stationId = station == null ? Ids.next() : station.id();
         if (station == null) {
             weather.addStation(scope, stationId, stationName);
+        } else if (station.standIn()) {
+            // Measured days take the place of made ones; the two never mix.
+            weather.clearDays(scope, stationId);
+            weather.markStation(scope, stationId, stationName, false);
         }
         String file = Ids.next();
         if (weather.addFile(scope, file, stationId, fileName, sha256(content), content, clock.instant()) == 0) {
@@ -74,6 +78,38 @@ public class WeatherService {
         }
         orchards.bumpWeather(scope);
         return added;
+    }
+
+    /**
+     * Stores days made from monthly means, in the place of those made before.
+     *
+     * @return false when a measured record is there already; then nothing is changed
+     */
+    @Transactional
+    public boolean standIn(Scope scope, String name, List<DailyExtremes> days, byte[] typed) {
+        if (orchards.lock(scope) == null) {
+            throw new NotFound();
+        }
+        WeatherMapper.Station station = weather.station(scope);
+        if (station != null && !station.standIn() && !weather.days(scope).isEmpty()) {
+            return false;
+        }
+        String id = station == null ? Ids.next() : station.id();
+        if (station == null) {
+            weather.addStation(scope, id, name);
+        } else {
+            weather.clearDays(scope, id);
+        }
+        weather.markStation(scope, id, name, true);
+        String file = Ids.next();
+        byte[] kept = (new String(typed, java.nio.charset.StandardCharsets.UTF_8) + "\n" + file)
+                .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        weather.addFile(scope, file, id, "monthly means", sha256(kept), kept, clock.instant());
+        for (int from = 0; from < days.size(); from += BATCH) {
+            weather.addDays(scope, id, file, days.subList(from, Math.min(days.size(), from + BATCH)));
+        }
+        orchards.bumpWeather(scope);
+        return true;
     }
 
     private static String sha256(byte[] content) {

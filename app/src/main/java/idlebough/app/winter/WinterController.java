@@ -4,6 +4,7 @@ import idlebough.app.layout.PlanMapper;
 import idlebough.app.layout.PlanSettings;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
+import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Stage;
@@ -14,13 +15,16 @@ import idlebough.core.variety.Variety;
 import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.HardinessZone;
+import idlebough.core.winter.MonthlyMeans;
 import idlebough.core.winter.Quantile;
 import idlebough.core.winter.SafeChill;
+import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.TemperatureFile;
 import idlebough.core.winter.Trend;
 import idlebough.core.winter.Winter;
 import idlebough.core.winter.WinterLedger;
 import java.io.IOException;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -40,6 +44,8 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 @RequestMapping("/orchards/{orchard}/winters")
 public class WinterController {
+    private static final List<String> MONTHS =
+            List.of("Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec");
     private static final double LEFT = 60;
     private static final double RIGHT = 640;
     private static final double TOP = 60;
@@ -48,8 +54,10 @@ public class WinterController {
     private final PlanMapper plans;
     private final WeatherService service;
     private final WeatherMapper weather;
+    private final Clock clock;
 
-    WinterController(Pages pages, PlanMapper plans, WeatherService service, WeatherMapper weather) {
+    WinterController(Pages pages, PlanMapper plans, WeatherService service, WeatherMapper weather, Clock clock) {
+        this.clock = clock;
         this.pages = pages;
         this.plans = plans;
         this.service = service;
@@ -298,9 +306,50 @@ public class WinterController {
 
     @GetMapping("/load")
     String load(Scope scope, Reader reader, Model model) {
-        pages.open(model, scope, Stage.WINTERS);
+        return loadPage(scope, model, Fields.blank(reader.display()));
+    }
+
+    private String loadPage(Scope scope, Model model, Fields fields) {
+        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
         model.addAttribute("files", weather.files(scope));
+        model.addAttribute("fields", fields);
+        model.addAttribute("strips", YearStrip.of(plan.plan().weather()));
+        model.addAttribute("monthNames", MONTHS);
         return "winter/load";
+    }
+
+    /** No record at all: twelve monthly means make thirty stand-in winters. */
+    @PostMapping("/means")
+    String means(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
+        pages.reckon(scope);
+        Fields fields = new Fields(typed, reader.display());
+        List<Double> low = new ArrayList<>();
+        List<Double> high = new ArrayList<>();
+        for (int month = 0; month < 12; month++) {
+            low.add(fields.required("low" + month, Quantity.TEMPERATURE, -50, 40));
+            high.add(fields.required("high" + month, Quantity.TEMPERATURE, -40, 55));
+        }
+        MonthlyMeans means = new MonthlyMeans(low, high, fields.optional("extreme", Quantity.TEMPERATURE, -60, 30));
+        if (!fields.wrong() && means.complaint() != null) {
+            fields.complain("extreme", means.complaint());
+        }
+        if (!fields.wrong()) {
+            boolean[] stored = {false};
+            pages.changes()
+                    .weather(
+                            scope,
+                            "Made winters from monthly means",
+                            () -> stored[0] = service.standIn(
+                                    scope,
+                                    "Stand-in from monthly means",
+                                    means.days(LocalDate.now(clock).minusDays(1)),
+                                    means.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            if (stored[0]) {
+                return "redirect:/orchards/" + scope.orchard() + "/winters";
+            }
+            fields.complain("extreme", "A measured record is here already; made winters would only blur it.");
+        }
+        return loadPage(scope, model, fields);
     }
 
     @PostMapping("/load")
@@ -311,6 +360,7 @@ public class WinterController {
                 : file.getOriginalFilename().replaceAll(".*[/\\\\]", "");
         return preview(
                 scope,
+                reader,
                 model,
                 service.hold(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes()),
                 TemperatureFile.Wish.NONE,
@@ -324,7 +374,7 @@ public class WinterController {
             Model model,
             @org.springframework.web.bind.annotation.PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
-        return preview(scope, model, ticket, wish(typed), typed.getOrDefault("station", ""));
+        return preview(scope, reader, model, ticket, wish(typed), typed.getOrDefault("station", ""));
     }
 
     private static TemperatureFile.Wish wish(Map<String, String> typed) {
@@ -338,24 +388,25 @@ public class WinterController {
                         .orElse(null));
     }
 
-    private String preview(Scope scope, Model model, String ticket, TemperatureFile.Wish wish, String station) {
+    private String preview(
+            Scope scope, Reader reader, Model model, String ticket, TemperatureFile.Wish wish, String station) {
         pages.open(model, scope, Stage.WINTERS);
         WeatherService.Waiting held = service.held(scope, ticket);
         if (held == null) {
             model.addAttribute(
                     "trouble",
                     "This file has waited more than half an hour and was let go; choose it again. Nothing was stored.");
-            model.addAttribute("files", weather.files(scope));
-            return "winter/load";
+            return loadPage(scope, model, Fields.blank(reader.display()));
         }
         TemperatureFile.Reading reading = TemperatureFile.read(held.content(), wish);
         if (reading.complaint() != null) {
             model.addAttribute("trouble", held.name() + ": " + reading.complaint() + " Nothing was stored.");
-            model.addAttribute("files", weather.files(scope));
-            return "winter/load";
+            return loadPage(scope, model, Fields.blank(reader.display()));
         }
         model.addAttribute("reading", reading);
-        model.addAttribute("record", new idlebough.core.winter.StationRecord(reading.days()));
+        StationRecord record = new StationRecord(reading.days());
+        model.addAttribute("record", record);
+        model.addAttribute("strips", YearStrip.of(record));
         model.addAttribute("wish", wish);
         model.addAttribute("fileName", held.name());
         model.addAttribute("ticket", ticket);
@@ -374,7 +425,7 @@ public class WinterController {
         WeatherService.Waiting held = service.held(scope, ticket);
         TemperatureFile.Reading reading = held == null ? null : TemperatureFile.read(held.content(), wish(typed));
         if (reading == null || reading.complaint() != null) {
-            return preview(scope, model, ticket, wish(typed), "");
+            return preview(scope, reader, model, ticket, wish(typed), "");
         }
         String station = typed.getOrDefault("station", "").strip();
         pages.changes()

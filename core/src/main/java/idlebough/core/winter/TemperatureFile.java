@@ -24,7 +24,8 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * Reads a text table of daily minima and maxima in any sane shape, and says how it understood it before anything is
+ * Reads a text table of daily minima and maxima in any sane shape, a file of the public daily archive ({@link GhcnFile}),
+ * or single readings ({@link HourlyFile}), and says how it understood it before anything is
  * stored. Rows that cannot be are left out and named with line and reason; nothing is mended in silence.
  *
  * <p>Detected: delimiter, header names in several languages, decimal comma, °F by header or by size, ISO and local dates
@@ -39,6 +40,7 @@ public final class TemperatureFile {
     private static final double COLDEST = -60;
     private static final double HOTTEST = 60;
     private static final double STEP = 25;
+    private static final int STUCK = 5;
 
     private TemperatureFile() {}
 
@@ -81,6 +83,22 @@ public final class TemperatureFile {
                     complaint, ',', null, null, null, false, DateOrder.YEAR_FIRST, false, List.of(), List.of());
         }
 
+        /** A file in one of the archive's layouts or of single readings: nothing was left to guess. */
+        static Reading of(
+                String minimum, String maximum, String date, List<DailyExtremes> days, List<Warning> warnings) {
+            return new Reading(
+                    null,
+                    ',',
+                    minimum,
+                    maximum,
+                    date,
+                    false,
+                    DateOrder.YEAR_FIRST,
+                    false,
+                    List.copyOf(days),
+                    List.copyOf(warnings));
+        }
+
         public long leftOut() {
             return warnings.stream().filter(Warning::leftOut).count();
         }
@@ -98,11 +116,18 @@ public final class TemperatureFile {
         if (text.indexOf('\0') >= 0) {
             return Reading.failed("This file holds bytes that no text table has; save it as CSV in UTF-8.");
         }
+        Reading archive = GhcnFile.read(text);
+        if (archive != null) {
+            return archive;
+        }
         String[] lines = text.split("\r\n|\n|\r", -1);
         int header = headerLine(lines);
         if (header < 0) {
-            return Reading.failed(
-                    "No header row with a date, a minimum and a maximum was found; name the columns date, tmin and tmax.");
+            Reading hourly = HourlyFile.read(text, wish);
+            return hourly != null
+                    ? hourly
+                    : Reading.failed(
+                            "No header row with a date, a minimum and a maximum was found, nor one with a time and a temperature; name the columns date, tmin and tmax, or time and temperature.");
         }
         char delimiter = delimiter(lines[header]);
         try {
@@ -304,6 +329,7 @@ public final class TemperatureFile {
             }
             before = day;
         }
+        stuck(days, lineOf, warnings);
         if (days.isEmpty()) {
             return Reading.failed("The columns " + names[dateAt] + ", " + lowName + " and " + names[highAt]
                     + " were found, but no row could be read"
@@ -326,11 +352,31 @@ public final class TemperatureFile {
                 List.copyOf(warnings));
     }
 
-    private static boolean isMissing(String cell) {
+    /** The same minimum and maximum five days in a row: a stuck sensor, or a month's mean in the place of days. */
+    private static void stuck(Map<LocalDate, DailyExtremes> days, Map<LocalDate, Long> lineOf, List<Warning> warnings) {
+        int run = 1;
+        DailyExtremes before = null;
+        for (DailyExtremes day : days.values()) {
+            boolean same = before != null
+                    && before.date().plusDays(1).equals(day.date())
+                    && before.minimum() == day.minimum()
+                    && before.maximum() == day.maximum();
+            run = same ? run + 1 : 1;
+            if (run == STUCK) {
+                warnings.add(new Warning(
+                        lineOf.get(day.date()),
+                        "the same figures " + STUCK + " days in a row, a stuck sensor perhaps; kept, look at it",
+                        false));
+            }
+            before = day;
+        }
+    }
+
+    static boolean isMissing(String cell) {
         return MISSING.contains(cell.strip().toLowerCase(Locale.ROOT));
     }
 
-    private static Double number(String cell) {
+    static Double number(String cell) {
         String plain = cell.strip().replace('\u2212', '-').replace(',', '.');
         return plain.matches("[+-]?\\d+(\\.\\d+)?") ? Double.valueOf(plain) : null;
     }

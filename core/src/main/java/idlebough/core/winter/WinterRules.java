@@ -15,6 +15,7 @@ import java.util.Map;
 public final class WinterRules {
     public static final String NO_RECORD = "winter.no-record";
     public static final String FEW_WINTERS = "winter.few-winters";
+    public static final String STAND_IN = "winter.stand-in";
     public static final String LEFT_OUT = "winter.left-out";
     private static final int FULL = 20;
     private static final int LEAST = 5;
@@ -23,6 +24,21 @@ public final class WinterRules {
             Source.ownChoice("at least 20 winters for a full statement, 10 indicative, fewer than 5 nothing");
 
     private WinterRules() {}
+
+    /** Made winters are good for a first look, not for a decision of decades. */
+    public static Finding standIn() {
+        return new Finding(
+                STAND_IN,
+                "winter",
+                Standing.DOUBTFUL,
+                Phrase.of("These winters are made, a stand-in."),
+                Phrase.of(
+                        "They come from twelve monthly means, so they know nothing of how uneven the real winters are; every count of winters here is an estimate until a station’s record takes their place."),
+                null,
+                null,
+                List.of(LOAD),
+                Source.ownChoice("made days: straight lines between monthly means, first-order autoregression"));
+    }
 
     public static List<Finding> judge(WinterLedger ledger) {
         List<Finding> findings = new ArrayList<>();

@@ -72,4 +72,130 @@ class TemperatureFileTest {
     void answersWithASentenceWhenThereIsNothingToRead(String text) {
         assertThat(read(text).complaint()).isNotBlank().endsWith(".");
     }
+
+    private static String monthLine(String month, String element, String... values) {
+        StringBuilder line = new StringBuilder("XX000012345" + month + element);
+        for (int day = 0; day < 31; day++) {
+            String value = day < values.length ? values[day] : "-9999   ";
+            line.append(String.format("%8s", value));
+        }
+        return line.toString();
+    }
+
+    /** Three layouts of GHCN-Daily (readme of the archive, NOAA NCEI): 31 values of 5 characters and three flags; rows. */
+    @Test
+    void theArchivesThreeLayoutsSayTheSame() {
+        String months = String.join(
+                "\n",
+                monthLine("202001", "TMAX", "  60   ", "  75   ", "  80 G ", "-9999   "),
+                monthLine("202001", "TMIN", " -15   ", "   0   ", "  10   ", "  20   "),
+                monthLine("202001", "PRCP", "  60   "));
+        String elements = """
+                XX000012345,20200101,TMAX,60,,,S,
+                XX000012345,20200101,TMIN,-15,,,S,
+                XX000012345,20200102,TMAX,75,,,S,
+                XX000012345,20200102,TMIN,0,,,S,
+                XX000012345,20200103,TMAX,80,,G,S,
+                XX000012345,20200103,TMIN,10,,,S,
+                """;
+        String columns = """
+                "STATION","DATE","NAME","PRCP","TMAX","TMAX_ATTRIBUTES","TMIN","TMIN_ATTRIBUTES"
+                "XX000012345","2020-01-01","A HILL, XX","0","60",",,S","-15",",,S"
+                "XX000012345","2020-01-02","A HILL, XX","0","75",",,S","0",",,S"
+                "XX000012345","2020-01-03","A HILL, XX","0","80",",G,S","10",",,S"
+                """;
+        for (String file : java.util.List.of(months, elements, columns)) {
+            TemperatureFile.Reading reading = read(file);
+            assertThat(reading.complaint()).as(file).isNull();
+            assertThat(reading.days())
+                    .containsExactly(
+                            DailyExtremes.measured(LocalDate.of(2020, 1, 1), -1.5, 6),
+                            DailyExtremes.measured(LocalDate.of(2020, 1, 2), 0, 7.5));
+            assertThat(reading.warnings()).anyMatch(w -> w.words().contains("quality check G"));
+        }
+        assertThat(read(monthLine("202002", "TMIN", "  10   ").substring(0, 60)).complaint())
+                .contains("no day in it has both");
+        assertThat(read(months + "\n" + monthLine("202013", "TMIN", "  10   ")).warnings())
+                .anyMatch(w -> w.words().contains("cannot be read"));
+        assertThat(read(elements + "YY000000001,20200101,TMAX,60,,,S,\nXX000012345,20200229\n")
+                        .warnings())
+                .anyMatch(w -> w.words().contains("a second station"))
+                .anyMatch(w -> w.words().contains("breaks off"));
+    }
+
+    @Test
+    void singleReadingsComeToFullHoursAsInTheCheckFile() {
+        java.util.Map<String, java.util.NavigableMap<Long, Double>> cases = new java.util.HashMap<>();
+        idlebough.core.Vectors.of("winter/irregular_in.csv")
+                .forEach(row -> cases.computeIfAbsent(row.get("case"), c -> new java.util.TreeMap<>())
+                        .put(Long.valueOf(row.get("minute")), Double.valueOf(row.get("temp"))));
+        idlebough.core.Vectors.of("winter/irregular_expected.csv").forEach(row -> {
+            Double got = Observations.at(cases.get(row.get("case")), Long.parseLong(row.get("minute")));
+            if (row.get("temp").isEmpty()) {
+                assertThat(got).as(row.toString()).isNull();
+            } else {
+                idlebough.core.Vectors.near(got, row, "temp");
+            }
+        });
+    }
+
+    @Test
+    void hoursGiveTheDaysTheirExtremes() {
+        StringBuilder file = new StringBuilder("Zeit;Temperatur\n");
+        for (int hour = 0; hour < 72; hour++) {
+            // The second day lacks four hours in a row.
+            if (hour < 30 || hour > 33) {
+                file.append(String.format("%02d.01.2020 %02d:00;%d,5%n", 1 + hour / 24, hour % 24, hour % 24));
+            }
+        }
+        file.append("04.01.2020 25:00;3,0\n05.01.2020;3\n");
+        TemperatureFile.Reading reading = read(file.toString());
+        assertThat(reading.complaint()).isNull();
+        assertThat(reading.days())
+                .containsExactly(
+                        DailyExtremes.measured(LocalDate.of(2020, 1, 1), 0.5, 23.5),
+                        DailyExtremes.measured(LocalDate.of(2020, 1, 3), 0.5, 23.5));
+        assertThat(reading.warnings())
+                .anyMatch(w -> w.words().contains("1 day has an hour missing"))
+                .filteredOn(TemperatureFile.Warning::leftOut)
+                .hasSize(2);
+    }
+
+    @Test
+    void aStuckSensorIsNamed() {
+        StringBuilder file = new StringBuilder("date,tmin,tmax\n");
+        for (int day = 1; day <= 8; day++) {
+            file.append("2021-03-0").append(day).append(day < 3 ? "," + day + ",9\n" : ",4,11\n");
+        }
+        assertThat(read(file.toString()).warnings())
+                .anyMatch(w -> w.line() == 8 && w.words().contains("stuck sensor"));
+    }
+
+    /** Monthly means come back from the made days, and the extreme low about where it was said. */
+    @Test
+    void madeWintersHaveTheMeansTheyWereMadeFrom() {
+        java.util.List<Double> low =
+                java.util.List.of(-2.0, -1.0, 2.0, 5.0, 9.0, 12.0, 14.0, 14.0, 10.0, 6.0, 2.0, -1.0);
+        java.util.List<Double> high = low.stream().map(l -> l + 9).toList();
+        MonthlyMeans means = new MonthlyMeans(low, high, -15.0);
+        assertThat(means.complaint()).isNull();
+        java.util.List<DailyExtremes> days = means.days(LocalDate.of(2026, 6, 30));
+        for (int month = 1; month <= 12; month++) {
+            int m = month;
+            assertThat(days.stream()
+                            .filter(d -> d.date().getMonthValue() == m)
+                            .mapToDouble(DailyExtremes::minimum)
+                            .average()
+                            .orElseThrow())
+                    .as("month %s", m)
+                    // Straight lines between the months cut their tops and bottoms.
+                    .isCloseTo(low.get(m - 1), org.assertj.core.data.Offset.offset(1.2));
+        }
+        assertThat(days.stream().mapToDouble(DailyExtremes::minimum).min().orElseThrow())
+                .isBetween(-21.0, -11.0);
+        assertThat(WinterLedger.of(new StationRecord(days), 45).usable().size()).isBetween(30, 31);
+        assertThat(means.days(LocalDate.of(2026, 6, 30))).isEqualTo(days);
+        assertThat(new MonthlyMeans(high, low, null).complaint()).contains("January");
+        assertThat(new MonthlyMeans(low, high, 3.0).complaint()).contains("extreme low");
+    }
 }
