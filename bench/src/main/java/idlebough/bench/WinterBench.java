@@ -8,6 +8,7 @@ import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.WeatherGenerator;
 import idlebough.core.winter.WinterLedger;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -21,7 +22,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Thirty years on one core: the three chill models over given hours, the hourly curve beside them, and the whole ledger. */
+/** Thirty years on one core: the seven chill models over given hours, the hourly curve beside them, and the whole ledger. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -41,17 +42,27 @@ public class WinterBench {
         record = new StationRecord(days);
     }
 
+    /** All models over the same hours in one pass. */
     @Benchmark
-    public double threeModels() {
-        ChillState portions = ChillModel.PORTIONS.begin();
-        ChillState utah = ChillModel.UTAH.begin();
-        ChillState plain = ChillModel.HOURS.begin();
+    public double sevenModels() {
+        ChillState[] states =
+                Arrays.stream(ChillModel.values()).map(ChillModel::begin).toArray(ChillState[]::new);
         for (double hour : hours) {
-            portions.accept(hour);
-            utah.accept(hour);
-            plain.accept(hour);
+            for (ChillState state : states) {
+                state.accept(hour);
+            }
         }
-        return portions.total() + utah.total() + plain.total();
+        double sum = 0;
+        for (ChillState state : states) {
+            sum += state.total();
+        }
+        return sum;
+    }
+
+    /** What the slider asks for: the record raised and every winter counted anew. */
+    @Benchmark
+    public WinterLedger warmer() {
+        return WinterLedger.of(record.warmedBy(1.5), 42.3);
     }
 
     @Benchmark

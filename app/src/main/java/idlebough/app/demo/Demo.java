@@ -114,7 +114,7 @@ public class Demo implements ApplicationRunner {
                         new WeatherGenerator(4230, 9.6, 11.2, 20, 11, 0.72, 3.4, 0.8, 0.35),
                         LocalDate.of(2002, 9, 1),
                         Set.of(LocalDate.of(2009, 1, 14), LocalDate.of(2009, 1, 15), LocalDate.of(2016, 12, 3))),
-                LocalDate.of(2026, 10, 31));
+                LocalDate.of(2026, 11, 22));
         changes.make(scope, "Two old trees", pen -> {
             old(pen, scope, "Old 1", 9, 46, "apple-northern-spy", "antonovka", LocalDate.of(1988, 3, 20));
             old(pen, scope, "Old 2", 70, 40, "pear-winter-nelis", "pear-seedling", LocalDate.of(1994, 3, 20));

@@ -13,6 +13,7 @@ import idlebough.app.site.Site;
 import idlebough.app.variety.Choice;
 import idlebough.app.variety.OwnFigure;
 import idlebough.app.winter.BloomSeen;
+import idlebough.app.winter.WeatherMapper;
 import idlebough.core.winter.StationRecord;
 import java.util.List;
 
@@ -33,8 +34,7 @@ public record Plan(
         List<Measure> measures,
         List<Note> notes,
         StationRecord weather,
-        String stationName,
-        boolean standIn) {
+        WeatherMapper.Station station) {
 
     /** The same plan with one peg elsewhere: what a drag asks about. */
     public Plan withPegAt(String pegId, double x, double y) {
@@ -59,8 +59,7 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                stationName,
-                standIn);
+                station);
     }
 
     /** The same plan with one feature elsewhere, or with one more: what drawing asks about. */
@@ -84,7 +83,16 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                stationName,
-                standIn);
+                station);
+    }
+
+    /** Null without a station. */
+    public String stationName() {
+        return station == null ? null : station.name();
+    }
+
+    /** Whether the days are made from monthly means. */
+    public boolean standIn() {
+        return station != null && station.standIn();
     }
 }

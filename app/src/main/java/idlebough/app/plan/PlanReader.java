@@ -145,9 +145,11 @@ public class PlanReader {
     }
 
     private StationRecord weather(Scope scope) {
-        return new StationRecord(weather.days(scope).stream()
+        WeatherMapper.Station station = weather.station(scope);
+        StationRecord record = new StationRecord(weather.days(scope).stream()
                 .map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum()))
                 .toList());
+        return station == null || station.offsetKelvin() == 0 ? record : record.warmedBy(station.offsetKelvin());
     }
 
     private Plan load(Scope scope, Orchard orchard, StationRecord record) {
@@ -169,7 +171,6 @@ public class PlanReader {
                 measures.all(scope),
                 notes.all(scope),
                 record,
-                station == null ? null : station.name(),
-                station != null && station.standIn());
+                station);
     }
 }

@@ -11,8 +11,8 @@ import org.apache.ibatis.annotations.Param;
 /** SQL of stations, their files as given and their days. */
 @Mapper
 public interface WeatherMapper {
-    /** One station; a stand-in's days are made, not measured. */
-    record Station(String id, String name, boolean standIn) {}
+    /** One station; a stand-in's days are made, not measured; the offset is added to every day when it is read. */
+    record Station(String id, String name, boolean standIn, Double elevation, double offsetKelvin) {}
 
     /** One stored day. */
     record Day(LocalDate day, double minimum, double maximum) {}
@@ -30,6 +30,12 @@ public interface WeatherMapper {
             @Param("id") String id,
             @Param("name") String name,
             @Param("standIn") boolean standIn);
+
+    int correctStation(
+            @Param("scope") Scope scope,
+            @Param("id") String id,
+            @Param("elevation") Double elevation,
+            @Param("kelvin") double kelvin);
 
     /** Takes all days of a station away. */
     int clearDays(@Param("scope") Scope scope, @Param("id") String id);

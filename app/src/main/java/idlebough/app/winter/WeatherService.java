@@ -112,6 +112,20 @@ public class WeatherService {
         return true;
     }
 
+    /** Stores by how much the orchard differs from its station; every stored day stays as measured. */
+    @Transactional
+    public void offset(Scope scope, Double elevation, double kelvin) {
+        if (orchards.lock(scope) == null) {
+            throw new NotFound();
+        }
+        WeatherMapper.Station station = weather.station(scope);
+        if (station == null) {
+            throw new NotFound();
+        }
+        weather.correctStation(scope, station.id(), elevation, kelvin);
+        orchards.bumpWeather(scope);
+    }
+
     private static String sha256(byte[] content) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));

@@ -15,6 +15,7 @@ import idlebough.core.variety.Variety;
 import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.HardinessZone;
+import idlebough.core.winter.Lapse;
 import idlebough.core.winter.MonthlyMeans;
 import idlebough.core.winter.Quantile;
 import idlebough.core.winter.SafeChill;
@@ -87,6 +88,7 @@ public class WinterController {
             model.addAttribute("safe", safe);
             model.addAttribute("figures", figures(plan, chill, safe));
             sketch(model, plan, chill, safe, winter);
+            model.addAttribute("soFar", soFar(plan, chill));
             model.addAttribute(
                     "spreads",
                     Arrays.stream(ChillModel.values())
@@ -95,6 +97,25 @@ public class WinterController {
             model.addAttribute("frosts", List.of(plan.frost(0), plan.frost(-2), plan.frost(-4)));
         }
         return "winter/winters";
+    }
+
+    /** This winter until the record's end, against the others on the same day; null outside the season. */
+    public record SoFar(LocalDate day, double total, double middling, double least) {}
+
+    private static SoFar soFar(Reckoning plan, ChillModel chill) {
+        WinterLedger.Running running = plan.winters().running();
+        if (running == null) {
+            return null;
+        }
+        int days = running.daily().get(chill).size();
+        double[] others = plan.winters().usable().stream()
+                .mapToDouble(w -> w.daily().get(chill).get(days - 1))
+                .toArray();
+        return new SoFar(
+                running.until(),
+                running.daily().get(chill).get(days - 1),
+                Quantile.of(others, 0.5),
+                Quantile.of(others, 0));
     }
 
     /**
@@ -121,7 +142,7 @@ public class WinterController {
 
     /** What winters so much warmer would give: every minimum and maximum raised, everything reckoned anew. */
     @GetMapping("/warmer")
-    String warmer(Scope scope, Reader reader, Model model, @RequestParam double kelvin) {
+    String warmer(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "0") double kelvin) {
         Reckoning plan = pages.reckon(scope);
         double by = Double.isFinite(kelvin) ? Math.max(-5, Math.min(5, kelvin)) : 0;
         ChillModel chill = plan.plan().settings().chillModel();
@@ -253,6 +274,22 @@ public class WinterController {
                     y(winter.totals().get(chill), least, most),
                     winter.totals().get(chill)));
         }
+        WinterLedger.Running running = plan.winters().running();
+        if (running != null) {
+            List<Double> daily = running.daily().get(chill);
+            StringBuilder points = new StringBuilder();
+            for (int i = 0; i < daily.size(); i++) {
+                points.append(String.format(Locale.ROOT, "%.1f,%.1f ", x(i, days), y(daily.get(i), least, most)));
+            }
+            model.addAttribute(
+                    "now",
+                    new Line(
+                            running.year(),
+                            points.toString().strip(),
+                            true,
+                            y(daily.get(daily.size() - 1), least, most),
+                            x(daily.size() - 1, days)));
+        }
         model.addAttribute("lines", lines);
         List<Level> levels = new ArrayList<>();
         needs.forEach(v -> levels.add(
@@ -306,7 +343,17 @@ public class WinterController {
 
     @GetMapping("/load")
     String load(Scope scope, Reader reader, Model model) {
-        return loadPage(scope, model, Fields.blank(reader.display()));
+        Reckoning plan = pages.reckon(scope);
+        return loadPage(
+                scope,
+                model,
+                Fields.blank(reader.display())
+                        .put(
+                                "stationElevation",
+                                plan.plan().station() == null
+                                        ? null
+                                        : plan.plan().station().elevation(),
+                                Quantity.ELEVATION));
     }
 
     private String loadPage(Scope scope, Model model, Fields fields) {
@@ -316,6 +363,25 @@ public class WinterController {
         model.addAttribute("strips", YearStrip.of(plan.plan().weather()));
         model.addAttribute("monthNames", MONTHS);
         return "winter/load";
+    }
+
+    /** How much warmer or colder the orchard is than its station. */
+    @PostMapping("/offset")
+    String offset(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
+        Reckoning plan = pages.reckon(scope);
+        Fields fields = new Fields(typed, reader.display());
+        Double elevation = fields.optional("stationElevation", Quantity.ELEVATION, -450, 6000);
+        Double measured = fields.optional("difference", Quantity.TEMPERATURE_STEP, -15, 15);
+        Double own = plan.plan().site().elevation();
+        if (measured == null && elevation != null && own == null && !fields.wrong()) {
+            fields.complain("stationElevation", "The orchard’s own elevation is not known yet; give it on Site first.");
+        }
+        if (fields.wrong()) {
+            return loadPage(scope, model, fields);
+        }
+        double kelvin = measured != null ? measured : elevation == null ? 0 : Lapse.between(elevation, own);
+        pages.changes().weather(scope, "Corrected the station", () -> service.offset(scope, elevation, kelvin));
+        return "redirect:/orchards/" + scope.orchard() + "/winters";
     }
 
     /** No record at all: twelve monthly means make thirty stand-in winters. */

@@ -1,5 +1,7 @@
 package idlebough.core.winter;
 
+import java.util.Arrays;
+
 /**
  * A model that gives each hour a unit by the step into which its temperature falls, and adds them up. Edges carry a
  * tolerance of 1e−9, since data in tenths often hit them exactly.
@@ -15,20 +17,24 @@ final class StepChill implements ChillState {
     /** For low-chill peaches (Gilreath & Buchanan 1981, JASHS 106:426–429; from memory, fair). */
     static final double[][] LOW_CHILL = {{1.8, 0.5}, {8.0, 1}, {14.0, 0.5}, {17.0, 0}, {19.5, -0.5}, {21.5, -1}};
 
-    private final double[][] steps;
+    private final double[] from;
+    private final double[] unit;
     private double units;
 
     StepChill(double[][] steps) {
-        this.steps = steps;
+        this.from = Arrays.stream(steps).mapToDouble(step -> step[0] - SLACK).toArray();
+        this.unit = Arrays.stream(steps).mapToDouble(step -> step[1]).toArray();
     }
 
     @Override
     public double accept(double celsius) {
-        for (int i = steps.length - 1; i >= 0; i--) {
-            if (celsius >= steps[i][0] - SLACK) {
-                units += steps[i][1];
-                break;
-            }
+        // From the cold end: most hours of a winter fall into the first steps.
+        int step = -1;
+        while (step + 1 < from.length && celsius >= from[step + 1]) {
+            step++;
+        }
+        if (step >= 0) {
+            units += unit[step];
         }
         return units;
     }

@@ -20,8 +20,10 @@ import java.util.Map;
 public final class WinterLedger {
     private final Season season;
     private final List<Winter> winters;
+    private final Running running;
 
-    private WinterLedger(Season season, List<Winter> winters) {
+    private WinterLedger(Season season, List<Winter> winters, Running running) {
+        this.running = running;
         this.season = season;
         this.winters = List.copyOf(winters);
     }
@@ -41,7 +43,7 @@ public final class WinterLedger {
                 }
             }
         }
-        return new WinterLedger(season, winters);
+        return new WinterLedger(season, winters, record.isEmpty() ? null : running(record, latitude, season));
     }
 
     private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
@@ -68,6 +70,47 @@ public final class WinterLedger {
         double lowest =
                 window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
         return new Winter(year, window.status(), window.missing(), totals, daily, lowest);
+    }
+
+    /**
+     * The winter that is not over yet.
+     *
+     * @param until the record's last day
+     * @param daily running total at the end of each day so far, per model
+     */
+    public record Running(int year, LocalDate until, Map<ChillModel, List<Double>> daily) {}
+
+    private static Running running(StationRecord record, double latitude, Season season) {
+        LocalDate last = record.last();
+        for (int year = last.getYear(); year <= last.getYear() + 1; year++) {
+            LocalDate from = season.first(year);
+            if (last.isBefore(from.plusDays(1)) || !last.isBefore(season.last(year))) {
+                continue;
+            }
+            SeasonHours hours = SeasonHours.of(record, latitude, from, last);
+            if (hours == null) {
+                return null;
+            }
+            Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
+            for (ChillModel model : ChillModel.values()) {
+                ChillState state = model.begin();
+                List<Double> totals = new ArrayList<>();
+                for (int h = 0; h < hours.celsius().length; h++) {
+                    state.accept(hours.celsius()[h]);
+                    if (h % 24 == 23) {
+                        totals.add(state.total());
+                    }
+                }
+                daily.put(model, Collections.unmodifiableList(totals));
+            }
+            return new Running(year, last, daily);
+        }
+        return null;
+    }
+
+    /** Null when the record ends outside the season, or has a long gap in it. */
+    public Running running() {
+        return running;
     }
 
     public Season season() {

@@ -1,0 +1,222 @@
+package idlebough.app.winter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import idlebough.app.Running;
+import idlebough.app.Visitor;
+import idlebough.app.account.AccountService;
+import idlebough.app.plan.PlanReader;
+import idlebough.app.plan.Reckoning;
+import idlebough.app.plan.Scope;
+import idlebough.core.variety.VarietySprings;
+import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.WeatherGenerator;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Records in, made winters, warmer ones, and the springs with the grower's own dates, over HTTP. */
+@ExtendWith(Running.class)
+class WinterFormsTest {
+    private static int growers;
+    private Visitor grower;
+    private Scope scope;
+    private String base;
+
+    @BeforeEach
+    void anOrchard() {
+        String name = "winterer" + growers++;
+        grower = Visitor.signedUp(name);
+        base = grower.post("/orchards", Map.of("name", "Cold ground", "latitude", "42.3", "timeZone", "UTC"))
+                .headers()
+                .firstValue("location")
+                .orElseThrow()
+                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        scope = new Scope(
+                base.substring("/orchards/".length()),
+                Running.bean(AccountService.class).find(name).id());
+    }
+
+    private Reckoning plan() {
+        return Running.bean(PlanReader.class).reckon(scope);
+    }
+
+    private static String said(HttpResponse<String> answer) {
+        return answer.body().replace("&#39;", "'").replace('\u00a0', ' ');
+    }
+
+    private static List<DailyExtremes> days() {
+        return new WeatherGenerator(77, 10, 11, 20, 11, 0.7, 3.2, 0.7, 0.3)
+                .days(LocalDate.of(2000, 8, 1), LocalDate.of(2024, 7, 31));
+    }
+
+    private void load(String name, String file) {
+        HttpResponse<String> look =
+                grower.upload(base + "/winters/load", Map.of(), name, file.getBytes(StandardCharsets.UTF_8));
+        Matcher ticket = Pattern.compile("/winters/load/([0-9a-f-]{36})").matcher(look.body());
+        assertThat(ticket.find()).as(said(look).replaceAll("<[^>]*>", " ")).isTrue();
+        assertThat(plan().plan().weather().days())
+                .as("nothing is stored by looking")
+                .isNotNull();
+        assertThat(grower.post(
+                                base + "/winters/load/" + ticket.group(1),
+                                Map.of("station", "Hill mast", "order", "", "unit", ""))
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    private static String csv(List<DailyExtremes> days) {
+        return "date,tmin,tmax\n"
+                + days.stream()
+                        .map(d -> String.format(Locale.ROOT, "%s,%.1f,%.1f", d.date(), d.minimum(), d.maximum()))
+                        .collect(Collectors.joining("\n"));
+    }
+
+    /** The archive's month lines give the same record as a table of days. */
+    @Test
+    void anArchiveFileIsAsGoodAsATable() {
+        StringBuilder archive = new StringBuilder();
+        Map<String, List<DailyExtremes>> months = days().stream()
+                .collect(Collectors.groupingBy(d -> d.date().toString().substring(0, 7)));
+        months.forEach((month, of) -> {
+            for (String element : List.of("TMAX", "TMIN")) {
+                StringBuilder line = new StringBuilder("XX000012345" + month.replace("-", "") + element);
+                for (int day = 1; day <= 31; day++) {
+                    int d = day;
+                    int tenths = of.stream()
+                            .filter(e -> e.date().getDayOfMonth() == d)
+                            .mapToInt(e -> (int) Math.round(10 * (element.equals("TMIN") ? e.minimum() : e.maximum())))
+                            .findFirst()
+                            .orElse(-9999);
+                    line.append(String.format("%5d  S", tenths));
+                }
+                archive.append(line).append('\n');
+            }
+        });
+        load("XX000012345.dly", archive.toString().replace("  S", "   "));
+        assertThat(plan().plan().weather().size()).isEqualTo(days().size());
+        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)))
+                .isEqualTo(days().stream()
+                        .filter(d -> d.date().equals(LocalDate.of(2010, 1, 15)))
+                        .findFirst()
+                        .orElseThrow());
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("24 whole ones")
+                .contains("zone ");
+        String table = grower.get(base + "/winters/winters.csv").body();
+        assertThat(table.lines().count()).isBetween(25L, 27L);
+        assertThat(table).startsWith("winter,status,missing_days,portions,utah,hours");
+    }
+
+    @Test
+    void monthlyMeansStandInUntilARecordComes() {
+        Map<String, String> means = new HashMap<>();
+        double[] low = {-3, -2, 1, 4, 8, 12, 14, 13, 10, 6, 2, -2};
+        for (int month = 0; month < 12; month++) {
+            means.put("low" + month, String.valueOf(low[month]));
+            means.put("high" + month, month == 4 ? "7" : String.valueOf(low[month] + 9));
+        }
+        HttpResponse<String> wrong = grower.post(base + "/winters/means", means);
+        assertThat(said(wrong)).contains("May: the mean minimum is not below").contains("value=\"14.0\"");
+        assertThat(plan().winters().usable()).isEmpty();
+        means.put("high4", "seventeen");
+        assertThat(said(grower.post(base + "/winters/means", means)))
+                .contains("May, maximum")
+                .contains("is not a figure");
+        means.put("high4", "17");
+        assertThat(grower.post(base + "/winters/means", means).statusCode()).isEqualTo(302);
+        assertThat(plan().winters().usable()).hasSizeGreaterThanOrEqualTo(30);
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("Made winters, a stand-in")
+                .contains("These winters are made");
+        load("days.csv", csv(days()));
+        assertThat(plan().plan().standIn()).isFalse();
+        assertThat(plan().plan().weather().size())
+                .as("made and measured days never mix")
+                .isEqualTo(days().size());
+        assertThat(said(grower.post(base + "/winters/means", means))).contains("A measured record is here already");
+        assertThat(plan().plan().weather().size()).isEqualTo(days().size());
+    }
+
+    @Test
+    void warmerWintersAreCountedAnew() {
+        load("days.csv", csv(days()));
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
+        String answer = said(grower.get(base + "/winters/warmer?kelvin=4"));
+        assertThat(answer).contains("4.0 K").contains("Cox").contains("Winters of ten that satisfy");
+        double now = idlebough.core.winter.SafeChill.of(
+                        idlebough.core.winter.ChillModel.PORTIONS,
+                        plan().winters().totals(idlebough.core.winter.ChillModel.PORTIONS))
+                .value();
+        assertThat(answer).contains(String.format(Locale.ROOT, "%.1f", now));
+        assertThat(said(grower.get(base + "/winters/warmer?kelvin=0"))).contains("0.0 K");
+    }
+
+    @Test
+    void theOrchardMayLieHigherThanItsStation() {
+        load("days.csv", csv(days()));
+        double before = plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum();
+        assertThat(said(grower.post(base + "/winters/offset", Map.of("stationElevation", "210"))))
+                .contains("own elevation is not known yet");
+        grower.post(
+                base + "/site/edit",
+                Map.of(
+                        "name",
+                        "Cold ground",
+                        "timeZone",
+                        "UTC",
+                        "latitude",
+                        "42.3",
+                        "elevation",
+                        "610",
+                        "version",
+                        "0"));
+        grower.post(base + "/winters/offset", Map.of("stationElevation", "210"));
+        // 400 m at 6.5 K in a kilometre, ICAO standard atmosphere.
+        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
+                .isCloseTo(before - 2.6, within(1e-9));
+        grower.post(base + "/winters/offset", Map.of("stationElevation", "210", "difference", "1.5"));
+        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
+                .as("what was measured goes first, and corrections do not add up")
+                .isCloseTo(before + 1.5, within(1e-9));
+    }
+
+    @Test
+    void ownBloomDatesPutTheHeatNeedRight() {
+        load("days.csv", csv(days()));
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
+        String springs = base + "/winters/springs";
+        assertThat(said(grower.get(springs))).contains("estimate").contains("One row a winter");
+        VarietySprings before = plan().springs(plan().variety("apple-cox"));
+        for (int i = 4; i < 10; i++) {
+            // Seen eight days before it was reckoned.
+            LocalDate seen = before.blooms().get(i).full().toLocalDate().minusDays(8);
+            grower.post(springs, Map.of("variety", "apple-cox", "seenOn", seen.toString()));
+        }
+        VarietySprings after = plan().springs(plan().variety("apple-cox"));
+        assertThat(after.fit().dates()).hasSize(6);
+        assertThat(after.heatNeed()).isLessThan(before.heatNeed());
+        long sooner = before.blooms().get(6).full().toLocalDate().toEpochDay()
+                - after.blooms().get(6).full().toLocalDate().toEpochDay();
+        assertThat((double) sooner).isCloseTo(8, within(3.0));
+        assertThat(said(grower.get(springs))).contains("your dates").contains("Largest miss");
+        assertThat(said(grower.post(springs, Map.of("variety", "apple-cox", "seenOn", "soon"))))
+                .contains("a day of the calendar");
+        String id = plan().plan().bloomSeen().get(0).id();
+        grower.post(springs + "/" + id + "/remove", Map.of());
+        assertThat(plan().springs(plan().variety("apple-cox")).fit().dates()).hasSize(5);
+        grower.post(base + "/undo", Map.of());
+        assertThat(plan().plan().bloomSeen()).hasSize(6);
+    }
+}
