@@ -16,19 +16,19 @@ public enum ChillModel {
             "Utah units",
             "Utah model",
             "utah",
-            UtahChill::new,
+            () -> new StepChill(UnitTable.UTAH),
             Source.published("Richardson, Seeley & Walker 1974, HortScience 9:331", Certainty.SURE)),
     HOURS(
             "hours 0–7.2 °C",
             "chilling hours between 0 and 7.2 °C",
             "h",
-            HoursChill::aboveFreezing,
+            HoursChill::new,
             Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE)),
     HOURS_BELOW(
             "hours ≤ 7.2 °C",
             "chilling hours at or below 7.2 °C",
             "hb",
-            HoursChill::withoutFloor,
+            () -> new StepChill(UnitTable.BELOW_SEVEN),
             Source.published("Weinberger 1950, Proc. ASHS 56:122", Certainty.SURE)),
     POSITIVE(
             "positive units",
@@ -40,13 +40,13 @@ public enum ChillModel {
             "North Carolina units",
             "North Carolina model",
             "nc",
-            () -> new StepChill(StepChill.NORTH_CAROLINA),
+            () -> new StepChill(UnitTable.CAROLINA),
             Source.published("Shaltout & Unrath 1983, JASHS 108:957", Certainty.FAIR)),
     LOW_CHILL(
             "low-chill units",
             "low-chill model",
             "lc",
-            () -> new StepChill(StepChill.LOW_CHILL),
+            () -> new StepChill(UnitTable.LOW_CHILL),
             Source.published("Gilreath & Buchanan 1981, JASHS 106:426", Certainty.FAIR));
 
     private final String unit;

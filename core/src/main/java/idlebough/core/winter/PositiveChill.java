@@ -12,7 +12,7 @@ final class PositiveChill implements ChillState {
 
     @Override
     public double accept(double celsius) {
-        today += UtahChill.unit(celsius);
+        today += UnitTable.UTAH.of(celsius);
         if (++hours == 24) {
             whole += Math.max(0, today);
             today = 0;

@@ -126,7 +126,7 @@ class StationRecordTest {
             {18.1, -1}
         };
         for (double[] edge : edges) {
-            assertThat(UtahChill.unit(edge[0])).as("%s °C", edge[0]).isEqualTo(edge[1]);
+            assertThat(UnitTable.UTAH.of(edge[0])).as("%s °C", edge[0]).isEqualTo(edge[1]);
         }
     }
 
