@@ -112,7 +112,8 @@ public final class TemperatureFile {
                 && (bytes[0] == 'P' && bytes[1] == 'K' || (bytes[0] & 0xff) == 0xd0 && (bytes[1] & 0xff) == 0xcf)) {
             return Reading.failed("This is a spreadsheet, not a text table; save it as CSV and load that.");
         }
-        String text = decode(bytes);
+        // One kind of line end from here on, so that lines and rows are counted alike.
+        String text = decode(bytes).replace("\r\n", "\n").replace('\r', '\n');
         if (text.indexOf('\0') >= 0) {
             return Reading.failed("This file holds bytes that no text table has; save it as CSV in UTF-8.");
         }
@@ -120,7 +121,7 @@ public final class TemperatureFile {
         if (archive != null) {
             return archive;
         }
-        String[] lines = text.split("\r\n|\n|\r", -1);
+        String[] lines = text.split("\n", -1);
         int header = headerLine(lines);
         if (header < 0) {
             Reading hourly = HourlyFile.read(text, wish);
@@ -234,6 +235,9 @@ public final class TemperatureFile {
         int dateAt = find(names, Column.DATE);
         int lowAt = find(names, Column.MINIMUM);
         int highAt = find(names, Column.MAXIMUM);
+        if (dateAt < 0 || lowAt < 0 || highAt < 0) {
+            return Reading.failed("The header row could not be split into columns; check its quotation marks.");
+        }
         List<Warning> warnings = new ArrayList<>();
         boolean dayFits = true;
         boolean monthFits = true;

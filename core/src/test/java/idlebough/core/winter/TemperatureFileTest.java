@@ -64,6 +64,8 @@ class TemperatureFileTest {
             strings = {
                 "",
                 "hello",
+                "a line\rdate,tmin,tmax\r",
+                "\"date,tmin,tmax\"\nx\n",
                 "a,b,c\n1,2,3\n",
                 "PK\u0003\u0004 sheet",
                 "date,tmin,tmax\n\"2020-01-01,1,2\n",
