@@ -37,6 +37,9 @@ public class SiteGeoJson {
             Map<String, Object> about = new LinkedHashMap<>();
             about.put("kind", "boundary");
             about.put("name", plan.orchard().name());
+            if (site.longitude() == null) {
+                about.put("note", "the orchard's longitude is not known; it is drawn at 0");
+            }
             put(about, "tapes", site.tapes());
             put(about, "slope_percent", site.slope());
             put(about, "aspect_degrees", site.aspect());

@@ -56,6 +56,7 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -485,6 +486,11 @@ public final class Reckoning {
                             trees().stream().map(TreeView::planned).toList();
                     found.addAll(LayoutRules.judge(plot(), planned, web()));
                     found.addAll(LayoutRules.clearances(planned, features()));
+                    if (!winters.usable().isEmpty() && plot() != null) {
+                        double coldest = Arrays.stream(winters.lowest()).min().orElseThrow();
+                        planned.forEach(tree -> LayoutRules.coldPlace(tree, coldest, microclimate(tree.place()))
+                                .ifPresent(found::add));
+                    }
                 }
                 case "irrigation" ->
                     trees().stream()

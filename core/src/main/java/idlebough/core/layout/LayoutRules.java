@@ -1,5 +1,8 @@
 package idlebough.core.layout;
 
+import static idlebough.core.measure.Quantity.TEMPERATURE;
+import static idlebough.core.measure.Quantity.TEMPERATURE_STEP;
+
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Finding;
@@ -12,6 +15,7 @@ import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
+import idlebough.core.site.Microclimate;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
@@ -20,6 +24,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** The findings of this room: crowns that will meet, trees too near the boundary or off the plot, partners out of reach. */
 public final class LayoutRules {
@@ -28,6 +33,9 @@ public final class LayoutRules {
     public static final String OFF_PLOT = "layout.off-plot";
     public static final String PARTNER_REACH = "layout.partner-reach";
     public static final String OVERHEAD = "layout.overhead";
+    public static final String COLD_PLACE = "layout.cold-place";
+    private static final double COLDEST_HALF = 1;
+    private static final double LIMIT_HALF = 3;
     public static final String CLEARANCE = "layout.clearance";
     private static final Source STANDS =
             Source.practice("distance by the tree’s mature size; never near a power line; ask the utility");
@@ -77,6 +85,44 @@ public final class LayoutRules {
             case TREE -> feature.crown() == null ? Double.valueOf(half) : Double.valueOf(half + feature.crown() / 2);
             default -> null;
         };
+    }
+
+    /**
+     * Is a tree's own place colder than the station in a way that matters? Empty on ordinary ground, where the variety's
+     * own finding says it all.
+     *
+     * @param coldest night of the record, °C
+     * @param here what makes the place's cold nights other than the station's
+     */
+    public static Optional<Finding> coldPlace(PlannedTree tree, double coldest, Microclimate here) {
+        if (here.parts().isEmpty()) {
+            return Optional.empty();
+        }
+        double limit = tree.variety().coldCelsius();
+        double night = coldest + here.kelvin();
+        Standing standing =
+                Standing.of(night, COLDEST_HALF + here.halfWidth(), limit, LIMIT_HALF, Standing.Wanted.AT_LEAST);
+        return Optional.of(new Finding(
+                COLD_PLACE,
+                "tree:" + tree.id(),
+                standing,
+                Phrase.of(
+                        standing == Standing.SOUND
+                                ? "The cold at {} is within what ‘{}’ stands."
+                                : "The coldest night at {} may kill ‘{}’.",
+                        tree.label(),
+                        tree.variety().name()),
+                Phrase.of(
+                        "{} in the coldest night of the record, {} at the station and {} for this place ({}); its wood is usually safe to {}.",
+                        Amount.of(night, TEMPERATURE),
+                        Amount.of(coldest, TEMPERATURE),
+                        Amount.of(here.kelvin(), TEMPERATURE_STEP),
+                        here.parts().stream().map(Microclimate.Part::words).collect(Collectors.joining(", ")),
+                        Amount.of(limit, TEMPERATURE)),
+                Amount.of(night, TEMPERATURE),
+                Amount.of(limit, TEMPERATURE),
+                List.of(Remedy.of("site.layer", Phrase.of("See the cold air and its gap"), Map.of("layer", "cold"))),
+                Source.practice("hollows 1 to 3 K colder, walls half a zone warmer, on clear nights")));
     }
 
     /** Whether a tree of a width may be put at a place as far as features go; used when a plot is filled. */

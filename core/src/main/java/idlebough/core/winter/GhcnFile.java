@@ -18,6 +18,8 @@ final class GhcnFile {
     private static final Pattern MONTH_LINE = Pattern.compile("[A-Z]{2}[A-Z0-9_-]{9}\\d{6}[A-Z0-9]{4}.{5}.*");
     private static final Pattern ELEMENT_LINE =
             Pattern.compile("\"?[A-Z]{2}[A-Z0-9_-]{9}\"?,\"?\\d{8}\"?,\"?[A-Z0-9]{4}\"?,\"?-?\\d+\"?.*");
+    private static final List<String> COLUMNS =
+            List.of("STATION", "DATE", "TMIN", "TMIN_ATTRIBUTES", "TMAX", "TMAX_ATTRIBUTES");
     private static final int MISSING = -9999;
     private static final int FIRST_VALUE = 21;
     private static final int VALUE_WIDTH = 8;
@@ -44,7 +46,7 @@ final class GhcnFile {
             file.months(lines);
         } else if (ELEMENT_LINE.matcher(first).matches()) {
             file.elements(lines);
-        } else if (first.contains("STATION") && first.contains("TMAX_ATTRIBUTES")) {
+        } else if (List.of(cells(first)).containsAll(COLUMNS)) {
             file.columns(lines);
         } else {
             return null;

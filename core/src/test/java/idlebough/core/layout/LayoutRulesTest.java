@@ -7,6 +7,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.Rootstocks;
 import idlebough.core.site.Feature;
+import idlebough.core.site.Microclimate;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.variety.Varieties;
@@ -214,5 +215,22 @@ class LayoutRulesTest {
                     .as("a line far above the grown tree is no matter")
                     .isEmpty();
         }
+    }
+
+    /** A hollow 3 K colder is a stop for wood at its limit, a warm wall saves it, ordinary ground says nothing. */
+    @Test
+    void theColdOfAPlace() {
+        PlannedTree tree = tree("a", "fig-brown-turkey", null, 10, 10);
+        double limit = tree.variety().coldCelsius();
+        Microclimate hollow = new Microclimate(List.of(new Microclimate.Part("cold air stands here", -3, 1.5)));
+        Microclimate wall = new Microclimate(List.of(new Microclimate.Part("before a wall", 4, 1.4)));
+        assertThat(LayoutRules.coldPlace(tree, limit - 3, hollow).orElseThrow().standing())
+                .isEqualTo(Standing.STOP);
+        assertThat(LayoutRules.coldPlace(tree, limit - 3, wall).orElseThrow().standing())
+                .isEqualTo(Standing.DOUBTFUL);
+        assertThat(LayoutRules.coldPlace(tree, limit + 6, wall).orElseThrow().standing())
+                .isEqualTo(Standing.SOUND);
+        assertThat(LayoutRules.coldPlace(tree, limit - 9, new Microclimate(List.of())))
+                .isEmpty();
     }
 }
