@@ -2,7 +2,6 @@ package idlebough.app.layout;
 
 import idlebough.app.plan.LostRace;
 import idlebough.app.plan.NotFound;
-import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.plan.TreeView;
@@ -38,12 +37,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/layout")
 public class LayoutController {
     private final Pages pages;
-    private final PlanReader reader;
     private final LayoutService service;
 
-    LayoutController(Pages pages, PlanReader reader, LayoutService service) {
+    LayoutController(Pages pages, LayoutService service) {
         this.pages = pages;
-        this.reader = reader;
         this.service = service;
     }
 
@@ -195,7 +192,7 @@ public class LayoutController {
         if (moved == null || stored.plot() == null || !Double.isFinite(x) || !Double.isFinite(y)) {
             throw new NotFound();
         }
-        Reckoning plan = reader.reckon(stored.plan().withPegAt(moved.peg().id(), x, y));
+        Reckoning plan = stored.moved(stored.plan().withPegAt(moved.peg().id(), x, y));
         model.addAttribute("plan", plan);
         model.addAttribute("base", "/orchards/" + scope.orchard());
         model.addAttribute("findings", pages.shown(plan, plan.doubts(Stage.LAYOUT.room())));

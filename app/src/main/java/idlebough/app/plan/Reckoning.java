@@ -75,12 +75,30 @@ public final class Reckoning {
     private final Plan plan;
     private final WinterLedger winters;
     private final SunYear sunYear;
+    /** Parts that the places of trees do not touch. */
+    private static final Set<String> PEGLESS =
+            Set.of("plot", "pits", "features", "ground", "cold", "zones", "sunMap", "crops", "climate", "verdicts");
+
     private final Map<String, Object> parts = new HashMap<>();
 
     Reckoning(Plan plan, WinterLedger winters, SunYear sunYear) {
         this.plan = plan;
         this.winters = winters;
         this.sunYear = sunYear;
+    }
+
+    /** The same orchard with pegs elsewhere, as in the middle of a drag: what does not depend on them is taken over. */
+    public Reckoning moved(Plan elsewhere) {
+        Reckoning moved = new Reckoning(elsewhere, winters, sunYear);
+        cold();
+        synchronized (this) {
+            parts.forEach((name, part) -> {
+                if (PEGLESS.contains(name)) {
+                    moved.parts.put(name, part);
+                }
+            });
+        }
+        return moved;
     }
 
     public Plan plan() {

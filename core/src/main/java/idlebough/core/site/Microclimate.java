@@ -20,6 +20,7 @@ public record Microclimate(List<Part> parts) {
 
     private static final double POOL_PER_METRE = 2;
     private static final double POOL_MOST = 4;
+    private static final double NICHE = 2;
     private static final Source SOURCE = Source.practice(
             "a sunny masonry wall warms by half to one hardiness zone; cold air stands 2 to 4 K below the slope above it");
 
@@ -49,11 +50,14 @@ public record Microclimate(List<Part> parts) {
                     || !feature.isClosed()) {
                 continue;
             }
+            double reach = Math.max(1.5, feature.stands());
+            if (feature.distance(place) > Math.max(NICHE, reach) + feature.thick()) {
+                continue;
+            }
             double distance = feature.footprint().distance(Shapes.point(place));
-            near += distance <= 2 ? 1 : 0;
+            near += distance <= NICHE ? 1 : 0;
             boolean masonry = feature.material() == Feature.Material.MASONRY
                     || feature.kind() == Feature.Kind.BUILDING && feature.material() == null;
-            double reach = Math.max(1.5, feature.stands());
             if (masonry && distance < reach && onSunnySide(place, feature, latitude, rotation)) {
                 wall = Math.max(wall, 1 - distance / reach);
             }
