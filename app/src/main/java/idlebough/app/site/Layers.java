@@ -214,7 +214,7 @@ public final class Layers {
                     Phrase.of("Ground with {} or more", Amount.of(wanted, Quantity.HOURS)),
                     Amount.of(share, Quantity.PERCENT),
                     Phrase.of("of the plot"),
-                    hours::working));
+                    () -> map.shareWorking(wanted, plan.sunYear().season())));
         }
         return figures;
     }
@@ -255,7 +255,7 @@ public final class Layers {
                         Phrase.of("Cold air can stand on {}", Amount.of(pool.area(), Quantity.AREA)),
                         Amount.cm(pool.deepest()),
                         Phrase.of(pool.dam() == null ? "deep, a hollow" : "deep, dammed"),
-                        null)));
+                        () -> plan.cold().working(pool))));
         return figures;
     }
 

@@ -1,5 +1,9 @@
 package idlebough.core.site;
 
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Source;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -68,6 +72,19 @@ public record ColdAir(
         int column = (int) Math.floor((place.x() - west) / cell);
         int row = (int) Math.floor((place.y() - south) / cell);
         return column < 0 || row < 0 || column >= columns || row >= rows ? 0 : depth[row * columns + column];
+    }
+
+    /** How a pool's depth comes about. */
+    public Working working(Pool pool) {
+        return Working.of("How {} comes about", Amount.cm(pool.deepest()))
+                .step("The surface on a grid of {}, with walls, hedges and houses set on it as dams", Amount.cm(cell))
+                .step("filled from its rim inwards until it spills; a gate is a gap of {}", Amount.metres(GATE))
+                .step(
+                        "{} is filled, {} at the deepest",
+                        Amount.of(pool.area(), Quantity.AREA),
+                        Amount.cm(pool.deepest()))
+                .sensitive("The most that could stand here: wind mixes it away, and a thin hedge leaks.")
+                .from(Source.practice("cold air drains like slow water; filling: Barnes, Lehman & Mulla 2014"));
     }
 
     /** Plan bearing in which cold air runs from a place; null where it stands or the ground is level. */

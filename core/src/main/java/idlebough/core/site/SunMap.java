@@ -1,5 +1,8 @@
 package idlebough.core.site;
 
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
@@ -130,6 +133,16 @@ public record SunMap(
             }
         }
         return all == 0 ? 0 : (double) enough / all;
+    }
+
+    /** How the share of the plot with so many hours comes about. */
+    public Working shareWorking(double atLeast, List<Integer> months) {
+        return Working.of("How {} comes about", Amount.of(100 * shareWith(atLeast, months), Quantity.PERCENT))
+                .step("A grid of {} over the plot; the hours of sun at the middle of each cell", Amount.cm(cell))
+                .step("the mean of {} months", Amount.count(months.size()))
+                .step("the share of the cells that have {} a day or more", Amount.of(atLeast, Quantity.HOURS))
+                .sensitive("Most sensitive to the heights of what stands towards the sun; measure those.")
+                .from(SunHours.SOURCE);
     }
 
     /** The middle of a cell. */
