@@ -37,6 +37,17 @@ document.addEventListener('DOMContentLoaded', () => {
     };
     warmer.elements.kelvin.addEventListener('input', () => { wanted = warmer.elements.kelvin.value; ask(); });
   }
+  const progress = document.getElementById('progress');
+  if (progress) {
+    const look = () => fetch(progress.dataset.url + '/progress', { headers: { Accept: 'application/json' } })
+      .then((answer) => answer.json())
+      .then((far) => {
+        progress.value = far.percent;
+        if (far.state === 'READING' || far.state === 'STORING') { setTimeout(look, 250); } else { location.replace(progress.dataset.url); }
+      })
+      .catch(() => setTimeout(look, 2000));
+    setTimeout(look, 250);
+  }
   keys(base);
   const plan = document.getElementById('plan');
   if (plan && plan.dataset.scale) { drags(plan, base); }

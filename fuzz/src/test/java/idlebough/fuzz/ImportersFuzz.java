@@ -3,13 +3,15 @@ package idlebough.fuzz;
 import com.code_intelligence.jazzer.junit.FuzzTest;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.StationRecord;
-import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.Watch;
+import idlebough.core.winter.WeatherFile;
+import java.time.ZoneId;
 
 /** Whatever bytes come, an importer answers with a reading or a sentence, and never with days that cannot be. */
 class ImportersFuzz {
     @FuzzTest(maxDuration = "10m")
     void temperatures(byte[] file) {
-        TemperatureFile.Reading reading = TemperatureFile.read(file, TemperatureFile.Wish.NONE);
+        WeatherFile.Reading reading = WeatherFile.read(file, WeatherFile.Wish.NONE, ZoneId.of("Europe/Berlin"), Watch.NONE);
         if (reading.complaint() != null) {
             if (reading.complaint().isBlank() || !reading.days().isEmpty()) {
                 throw new IllegalStateException("a complaint says something and stores nothing");

@@ -3,7 +3,7 @@ package idlebough.station;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.winter.DailyExtremes;
-import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.WeatherFile;
 import idlebough.core.winter.WeatherGenerator;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -38,8 +38,11 @@ class SimulatedStationTest {
     @Test
     void itsDownloadIsReadBackToTheSameDays() {
         LocalDate last = LocalDate.of(2020, 12, 31);
-        TemperatureFile.Reading reading = TemperatureFile.read(
-                station.download(BEGIN, last).getBytes(StandardCharsets.UTF_8), TemperatureFile.Wish.NONE);
+        WeatherFile.Reading reading = WeatherFile.read(
+                station.download(BEGIN, last).getBytes(StandardCharsets.UTF_8),
+                WeatherFile.Wish.NONE,
+                java.time.ZoneOffset.UTC,
+                idlebough.core.winter.Watch.NONE);
         assertThat(reading.days()).isEqualTo(station.read(BEGIN, last));
         assertThat(reading.warnings()).isEmpty();
     }

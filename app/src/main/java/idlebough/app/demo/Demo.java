@@ -23,12 +23,14 @@ import idlebough.app.winter.WeatherService;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.planting.Form;
 import idlebough.core.variety.Varieties;
-import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.Watch;
+import idlebough.core.winter.WeatherFile;
 import idlebough.core.winter.WeatherGenerator;
 import idlebough.station.SimulatedStation;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -324,9 +326,11 @@ public class Demo implements ApplicationRunner {
                 "Loaded the station",
                 () -> weather.store(
                         scope,
+                        null,
                         station.name(),
                         "station.csv",
                         file,
-                        TemperatureFile.read(file, TemperatureFile.Wish.NONE)));
+                        WeatherFile.read(file, WeatherFile.Wish.NONE, ZoneOffset.UTC, Watch.NONE),
+                        Watch.NONE));
     }
 }

@@ -15,6 +15,7 @@ import idlebough.app.variety.OwnFigure;
 import idlebough.app.winter.BloomSeen;
 import idlebough.app.winter.WeatherMapper;
 import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.Stations;
 import java.util.List;
 
 /** Everything stored of one orchard, as it stood at one revision. */
@@ -34,7 +35,8 @@ public record Plan(
         List<Measure> measures,
         List<Note> notes,
         StationRecord weather,
-        WeatherMapper.Station station) {
+        List<WeatherMapper.Station> stations,
+        List<Stations.Lent> lent) {
 
     /** The same plan with one peg elsewhere: what a drag asks about. */
     public Plan withPegAt(String pegId, double x, double y) {
@@ -59,7 +61,8 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                station);
+                stations,
+                lent);
     }
 
     /** The same plan with one feature elsewhere, or with one more: what drawing asks about. */
@@ -83,16 +86,22 @@ public record Plan(
                 measures,
                 notes,
                 weather,
-                station);
+                stations,
+                lent);
+    }
+
+    /** The one that goes first; null without any. */
+    public WeatherMapper.Station station() {
+        return stations.isEmpty() ? null : stations.get(0);
     }
 
     /** Null without a station. */
     public String stationName() {
-        return station == null ? null : station.name();
+        return stations.isEmpty() ? null : station().name();
     }
 
     /** Whether the days are made from monthly means. */
     public boolean standIn() {
-        return station != null && station.standIn();
+        return stations.stream().anyMatch(WeatherMapper.Station::standIn);
     }
 }

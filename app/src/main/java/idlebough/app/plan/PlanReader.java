@@ -17,9 +17,9 @@ import idlebough.app.variety.ChoiceMapper;
 import idlebough.app.variety.OwnFigureMapper;
 import idlebough.app.winter.BloomSeenMapper;
 import idlebough.app.winter.WeatherMapper;
+import idlebough.app.winter.WeatherService;
 import idlebough.core.site.SunYear;
-import idlebough.core.winter.DailyExtremes;
-import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.Stations;
 import idlebough.core.winter.WinterLedger;
 import java.util.Objects;
 import org.springframework.stereotype.Service;
@@ -46,9 +46,10 @@ public class PlanReader {
     private final MeasureMapper measures;
     private final NoteMapper notes;
     private final WeatherMapper weather;
+    private final WeatherService service;
     private final Cache<String, Reckoning> reckonings =
             Caffeine.newBuilder().maximumSize(200).build();
-    private final Cache<String, StationRecord> records =
+    private final Cache<String, Stations.Joined> records =
             Caffeine.newBuilder().maximumSize(50).build();
     private final Cache<Double, SunYear> suns =
             Caffeine.newBuilder().maximumSize(50).build();
@@ -70,7 +71,9 @@ public class PlanReader {
             TreeMapper trees,
             MeasureMapper measures,
             NoteMapper notes,
-            WeatherMapper weather) {
+            WeatherMapper weather,
+            WeatherService service) {
+        this.service = service;
         this.orchards = orchards;
         this.sites = sites;
         this.plans = plans;
@@ -99,7 +102,7 @@ public class PlanReader {
                 + "/" + orchard.name();
         Reckoning known = reckonings.getIfPresent(revision);
         if (known == null) {
-            StationRecord record = records.get(weatherKey(orchard), key -> weather(scope));
+            Stations.Joined record = records.get(weatherKey(orchard), key -> service.joined(scope));
             known = reckon(load(scope, orchard, record));
             reckonings.put(revision, known);
         }
@@ -122,8 +125,8 @@ public class PlanReader {
      */
     Reckoning fresh(Scope scope) {
         Orchard orchard = Objects.requireNonNull(orchards.find(scope));
-        StationRecord record = records.getIfPresent(weatherKey(orchard));
-        Plan plan = load(scope, orchard, record == null ? weather(scope) : record);
+        Stations.Joined record = records.getIfPresent(weatherKey(orchard));
+        Plan plan = load(scope, orchard, record == null ? service.joined(scope) : record);
         WinterLedger ledger = ledgers.getIfPresent(ledgerKey(plan));
         return new Reckoning(
                 plan,
@@ -144,17 +147,8 @@ public class PlanReader {
         return weatherKey(plan.orchard()) + "/" + plan.site().latitude();
     }
 
-    private StationRecord weather(Scope scope) {
-        WeatherMapper.Station station = weather.station(scope);
-        StationRecord record = new StationRecord(weather.days(scope).stream()
-                .map(d -> DailyExtremes.measured(d.day(), d.minimum(), d.maximum()))
-                .toList());
-        return station == null || station.offsetKelvin() == 0 ? record : record.warmedBy(station.offsetKelvin());
-    }
-
-    private Plan load(Scope scope, Orchard orchard, StationRecord record) {
+    private Plan load(Scope scope, Orchard orchard, Stations.Joined joined) {
         Site site = sites.all(scope).get(0);
-        WeatherMapper.Station station = weather.station(scope);
         return new Plan(
                 orchard,
                 site,
@@ -170,7 +164,8 @@ public class PlanReader {
                 trees.all(scope),
                 measures.all(scope),
                 notes.all(scope),
-                record,
-                station);
+                joined.record(),
+                weather.stations(scope),
+                joined.lent());
     }
 }

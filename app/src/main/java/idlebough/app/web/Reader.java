@@ -4,6 +4,8 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.winter.Element;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -74,6 +76,18 @@ public record Reader(String accountId, String name, Display display) {
     /** The last part of the address of a room's page. */
     public String page(String room) {
         return Stage.ofRoom(room).path();
+    }
+
+    /** What a station measured beside the temperature, value in the element's own unit. */
+    public String element(Element element, double value) {
+        return switch (element) {
+            case RAIN, SNOW -> display.text(value / 1000, Quantity.RAIN);
+            case WIND ->
+                display.system() == UnitSystem.METRIC
+                        ? display.plain(value, 1) + " m/s"
+                        : display.plain(value / 0.44704, 0) + " mph";
+            default -> display.plain(value, element == Element.RADIATION ? 1 : 0) + " " + element.unit();
+        };
     }
 
     /** A coordinate for a drawing: two decimals, a point. */

@@ -1,37 +1,34 @@
 package idlebough.app.winter;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import idlebough.app.plan.Ids;
 import idlebough.app.plan.NotFound;
 import idlebough.app.plan.OrchardMapper;
 import idlebough.app.plan.Scope;
 import idlebough.core.winter.DailyExtremes;
-import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.Stations;
+import idlebough.core.winter.Watch;
+import idlebough.core.winter.WeatherFile;
+import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
-import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Takes a temperature file in two steps: shown as understood first, stored only when the grower says so. */
+/** What the stations measured, stored as given and put together when it is read. */
 @Service
 public class WeatherService {
-    private static final int BATCH = 1000;
+    private static final int BATCH = 500;
     private final WeatherMapper weather;
     private final OrchardMapper orchards;
     private final Clock clock;
-    private final Cache<String, Waiting> waiting = Caffeine.newBuilder()
-            .expireAfterWrite(Duration.ofMinutes(30))
-            .maximumWeight(200_000_000)
-            .weigher((String key, Waiting file) -> file.content().length)
-            .build();
-
-    /** A file that was shown and not yet stored. */
-    public record Waiting(String name, byte[] content) {}
 
     WeatherService(WeatherMapper weather, OrchardMapper orchards, Clock clock) {
         this.weather = weather;
@@ -39,45 +36,102 @@ public class WeatherService {
         this.clock = clock;
     }
 
-    /** @return the ticket under which the file waits */
-    public String hold(Scope scope, String name, byte[] content) {
-        String ticket = Ids.next();
-        waiting.put(scope.orchard() + scope.account() + ticket, new Waiting(name, content));
-        return ticket;
+    /** The record of the orchard's own place, from all its stations. */
+    public Stations.Joined joined(Scope scope) {
+        Map<String, List<DailyExtremes>> days = new HashMap<>();
+        Map<String, Map<LocalDate, double[]>> hours = new HashMap<>();
+        for (WeatherMapper.Day day : weather.days(scope)) {
+            days.computeIfAbsent(day.stationId(), id -> new ArrayList<>()).add(day.extremes());
+            double[] celsius = day.celsius();
+            if (celsius != null) {
+                hours.computeIfAbsent(day.stationId(), id -> new HashMap<>()).put(day.day(), celsius);
+            }
+        }
+        return Stations.join(weather.stations(scope).stream()
+                .map(station -> new Stations.Placed(
+                        station.name(),
+                        new StationRecord(
+                                days.getOrDefault(station.id(), List.of()), hours.getOrDefault(station.id(), Map.of())),
+                        station.offsetKelvin()))
+                .toList());
     }
 
-    /** Null when it has waited too long. */
-    public Waiting held(Scope scope, String ticket) {
-        return waiting.getIfPresent(scope.orchard() + scope.account() + ticket);
-    }
-
-    /** @return how many days were new; loading the same file twice changes nothing */
+    /**
+     * Stores what a file held.
+     *
+     * @param stationId null for a station that is new
+     * @return how many days were new; loading the same file twice changes nothing
+     * @throws Watch.Stopped when it is no longer wanted; then nothing is stored
+     */
     @Transactional
     public int store(
-            Scope scope, String stationName, String fileName, byte[] content, TemperatureFile.Reading reading) {
-        if (orchards.lock(scope) == null) {
-            throw new NotFound();
-        }
-        WeatherMapper.Station station = weather.station(scope);
-        String stationId = station == null ? Ids.next() : station.id();
-        if (station == null) {
-            weather.addStation(scope, stationId, stationName);
-        } else if (station.standIn()) {
-            // Measured days take the place of made ones; the two never mix.
-            weather.clearDays(scope, stationId);
-            weather.markStation(scope, stationId, stationName, false);
-        }
-        String file = Ids.next();
-        if (weather.addFile(scope, file, stationId, fileName, sha256(content), content, clock.instant()) == 0) {
+            Scope scope,
+            String stationId,
+            String stationName,
+            String fileName,
+            byte[] content,
+            WeatherFile.Reading reading,
+            Watch watch) {
+        String sha256 = sha256(content);
+        if (weather.filesLike(scope, sha256) > 0) {
             return 0;
         }
+        String station = station(scope, stationId, stationName);
+        String file = Ids.next();
+        if (weather.addFile(scope, file, station, fileName, sha256, content, clock.instant()) == 0) {
+            return 0;
+        }
+        watch.at(0.2);
+        int all = reading.days().size() + reading.weather().size();
         int added = 0;
         List<DailyExtremes> days = reading.days();
         for (int from = 0; from < days.size(); from += BATCH) {
-            added += weather.addDays(scope, stationId, file, days.subList(from, Math.min(days.size(), from + BATCH)));
+            added += weather.addDays(
+                    scope,
+                    station,
+                    file,
+                    days.subList(from, Math.min(days.size(), from + BATCH)).stream()
+                            .map(day ->
+                                    WeatherMapper.Day.of(day, reading.hours().get(day.date())))
+                            .toList());
+            watch.at(0.2 + 0.8 * from / all);
+        }
+        for (int from = 0; from < reading.weather().size(); from += BATCH) {
+            weather.addBeside(
+                    scope,
+                    station,
+                    file,
+                    reading.weather().subList(from, Math.min(reading.weather().size(), from + BATCH)).stream()
+                            .map(WeatherMapper.Beside::of)
+                            .toList());
+            watch.at(0.2 + 0.8 * (days.size() + from) / all);
         }
         orchards.bumpWeather(scope);
         return added;
+    }
+
+    /** The station that a file goes to; measured days take the place of made ones, the two never mix. */
+    private String station(Scope scope, String wanted, String name) {
+        if (orchards.lock(scope) == null) {
+            throw new NotFound();
+        }
+        List<WeatherMapper.Station> stations = weather.stations(scope);
+        for (WeatherMapper.Station station : stations) {
+            if (station.standIn()) {
+                weather.clearDays(scope, station.id());
+                weather.markStation(scope, station.id(), name, false);
+                return station.id();
+            }
+            if (station.id().equals(wanted)) {
+                return wanted;
+            }
+        }
+        if (wanted != null) {
+            throw new NotFound();
+        }
+        String id = Ids.next();
+        weather.addStation(scope, id, name, stations.size() + 1);
+        return id;
     }
 
     /**
@@ -90,39 +144,70 @@ public class WeatherService {
         if (orchards.lock(scope) == null) {
             throw new NotFound();
         }
-        WeatherMapper.Station station = weather.station(scope);
+        List<WeatherMapper.Station> stations = weather.stations(scope);
+        WeatherMapper.Station station = stations.isEmpty() ? null : stations.get(0);
         if (station != null && !station.standIn() && !weather.days(scope).isEmpty()) {
             return false;
         }
         String id = station == null ? Ids.next() : station.id();
         if (station == null) {
-            weather.addStation(scope, id, name);
+            weather.addStation(scope, id, name, 1);
         } else {
             weather.clearDays(scope, id);
         }
         weather.markStation(scope, id, name, true);
         String file = Ids.next();
-        byte[] kept = (new String(typed, java.nio.charset.StandardCharsets.UTF_8) + "\n" + file)
-                .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        byte[] kept = (new String(typed, StandardCharsets.UTF_8) + "\n" + file).getBytes(StandardCharsets.UTF_8);
         weather.addFile(scope, file, id, "monthly means", sha256(kept), kept, clock.instant());
         for (int from = 0; from < days.size(); from += BATCH) {
-            weather.addDays(scope, id, file, days.subList(from, Math.min(days.size(), from + BATCH)));
+            weather.addDays(
+                    scope,
+                    id,
+                    file,
+                    days.subList(from, Math.min(days.size(), from + BATCH)).stream()
+                            .map(day -> WeatherMapper.Day.of(day, null))
+                            .toList());
         }
         orchards.bumpWeather(scope);
         return true;
     }
 
-    /** Stores by how much the orchard differs from its station; every stored day stays as measured. */
+    /** Stores by how much the orchard differs from a station; every stored day stays as measured. */
     @Transactional
-    public void offset(Scope scope, Double elevation, double kelvin) {
-        if (orchards.lock(scope) == null) {
+    public void offset(Scope scope, String station, Double elevation, double kelvin) {
+        change(scope, () -> weather.correctStation(scope, station, elevation, kelvin));
+    }
+
+    /** Puts a station first; the others keep their order. */
+    @Transactional
+    public void first(Scope scope, String station) {
+        change(scope, () -> {
+            int place = 2;
+            int found = 0;
+            for (WeatherMapper.Station each : weather.stations(scope)) {
+                boolean wanted = each.id().equals(station);
+                found += weather.placeStation(scope, each.id(), wanted ? 1 : place) * (wanted ? 1 : 0);
+                place += wanted ? 0 : 1;
+            }
+            return found;
+        });
+    }
+
+    /** Takes a station away or brings it back. */
+    @Transactional
+    public void remove(Scope scope, String station, boolean away) {
+        change(scope, () -> weather.removeStation(scope, station, away));
+    }
+
+    /** Something that touches one station. */
+    private interface Touch {
+        int rows();
+    }
+
+    private void change(Scope scope, Touch touch) {
+        if (orchards.lock(scope) == null || touch.rows() == 0) {
             throw new NotFound();
         }
-        WeatherMapper.Station station = weather.station(scope);
-        if (station == null) {
-            throw new NotFound();
-        }
-        weather.correctStation(scope, station.id(), elevation, kelvin);
         orchards.bumpWeather(scope);
     }
 

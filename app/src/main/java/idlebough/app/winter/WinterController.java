@@ -4,7 +4,6 @@ import idlebough.app.layout.PlanMapper;
 import idlebough.app.layout.PlanSettings;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
-import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Stage;
@@ -15,16 +14,11 @@ import idlebough.core.variety.Variety;
 import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.HardinessZone;
-import idlebough.core.winter.Lapse;
-import idlebough.core.winter.MonthlyMeans;
 import idlebough.core.winter.Quantile;
 import idlebough.core.winter.SafeChill;
-import idlebough.core.winter.StationRecord;
-import idlebough.core.winter.TemperatureFile;
 import idlebough.core.winter.Trend;
 import idlebough.core.winter.Winter;
 import idlebough.core.winter.WinterLedger;
-import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -39,7 +33,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.multipart.MultipartFile;
 
 /** What the winters here give. */
 @Controller
@@ -338,172 +331,6 @@ public class WinterController {
                         scope,
                         "Counts the winters in " + chill.unit(),
                         pen -> pen.save(pages.changes().with(row, Map.of("chillModel", chill))));
-        return "redirect:/orchards/" + scope.orchard() + "/winters";
-    }
-
-    @GetMapping("/load")
-    String load(Scope scope, Reader reader, Model model) {
-        Reckoning plan = pages.reckon(scope);
-        return loadPage(
-                scope,
-                model,
-                Fields.blank(reader.display())
-                        .put(
-                                "stationElevation",
-                                plan.plan().station() == null
-                                        ? null
-                                        : plan.plan().station().elevation(),
-                                Quantity.ELEVATION));
-    }
-
-    private String loadPage(Scope scope, Model model, Fields fields) {
-        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
-        model.addAttribute("files", weather.files(scope));
-        model.addAttribute("fields", fields);
-        model.addAttribute("strips", YearStrip.of(plan.plan().weather()));
-        model.addAttribute("monthNames", MONTHS);
-        return "winter/load";
-    }
-
-    /** How much warmer or colder the orchard is than its station. */
-    @PostMapping("/offset")
-    String offset(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Fields fields = new Fields(typed, reader.display());
-        Double elevation = fields.optional("stationElevation", Quantity.ELEVATION, -450, 6000);
-        Double measured = fields.optional("difference", Quantity.TEMPERATURE_STEP, -15, 15);
-        Double own = plan.plan().site().elevation();
-        if (measured == null && elevation != null && own == null && !fields.wrong()) {
-            fields.complain("stationElevation", "The orchard’s own elevation is not known yet; give it on Site first.");
-        }
-        if (fields.wrong()) {
-            return loadPage(scope, model, fields);
-        }
-        double kelvin = measured != null ? measured : elevation == null ? 0 : Lapse.between(elevation, own);
-        pages.changes().weather(scope, "Corrected the station", () -> service.offset(scope, elevation, kelvin));
-        return "redirect:/orchards/" + scope.orchard() + "/winters";
-    }
-
-    /** No record at all: twelve monthly means make thirty stand-in winters. */
-    @PostMapping("/means")
-    String means(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        pages.reckon(scope);
-        Fields fields = new Fields(typed, reader.display());
-        List<Double> low = new ArrayList<>();
-        List<Double> high = new ArrayList<>();
-        for (int month = 0; month < 12; month++) {
-            low.add(fields.required("low" + month, Quantity.TEMPERATURE, -50, 40));
-            high.add(fields.required("high" + month, Quantity.TEMPERATURE, -40, 55));
-        }
-        MonthlyMeans means = new MonthlyMeans(low, high, fields.optional("extreme", Quantity.TEMPERATURE, -60, 30));
-        if (!fields.wrong() && means.complaint() != null) {
-            fields.complain("extreme", means.complaint());
-        }
-        if (!fields.wrong()) {
-            boolean[] stored = {false};
-            pages.changes()
-                    .weather(
-                            scope,
-                            "Made winters from monthly means",
-                            () -> stored[0] = service.standIn(
-                                    scope,
-                                    "Stand-in from monthly means",
-                                    means.days(LocalDate.now(clock).minusDays(1)),
-                                    means.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8)));
-            if (stored[0]) {
-                return "redirect:/orchards/" + scope.orchard() + "/winters";
-            }
-            fields.complain("extreme", "A measured record is here already; made winters would only blur it.");
-        }
-        return loadPage(scope, model, fields);
-    }
-
-    @PostMapping("/load")
-    String preview(Scope scope, Reader reader, Model model, @RequestParam MultipartFile file) throws IOException {
-        pages.reckon(scope);
-        String name = file.getOriginalFilename() == null
-                ? "temperatures"
-                : file.getOriginalFilename().replaceAll(".*[/\\\\]", "");
-        return preview(
-                scope,
-                reader,
-                model,
-                service.hold(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes()),
-                TemperatureFile.Wish.NONE,
-                "");
-    }
-
-    @GetMapping("/load/{ticket}")
-    String again(
-            Scope scope,
-            Reader reader,
-            Model model,
-            @org.springframework.web.bind.annotation.PathVariable String ticket,
-            @RequestParam Map<String, String> typed) {
-        return preview(scope, reader, model, ticket, wish(typed), typed.getOrDefault("station", ""));
-    }
-
-    private static TemperatureFile.Wish wish(Map<String, String> typed) {
-        String unit = typed.getOrDefault("unit", "");
-        String order = typed.getOrDefault("order", "");
-        return new TemperatureFile.Wish(
-                unit.isEmpty() ? null : Boolean.valueOf(unit.equals("F")),
-                Arrays.stream(TemperatureFile.DateOrder.values())
-                        .filter(o -> o.name().equals(order))
-                        .findFirst()
-                        .orElse(null));
-    }
-
-    private String preview(
-            Scope scope, Reader reader, Model model, String ticket, TemperatureFile.Wish wish, String station) {
-        pages.open(model, scope, Stage.WINTERS);
-        WeatherService.Waiting held = service.held(scope, ticket);
-        if (held == null) {
-            model.addAttribute(
-                    "trouble",
-                    "This file has waited more than half an hour and was let go; choose it again. Nothing was stored.");
-            return loadPage(scope, model, Fields.blank(reader.display()));
-        }
-        TemperatureFile.Reading reading = TemperatureFile.read(held.content(), wish);
-        if (reading.complaint() != null) {
-            model.addAttribute("trouble", held.name() + ": " + reading.complaint() + " Nothing was stored.");
-            return loadPage(scope, model, Fields.blank(reader.display()));
-        }
-        model.addAttribute("reading", reading);
-        StationRecord record = new StationRecord(reading.days());
-        model.addAttribute("record", record);
-        model.addAttribute("strips", YearStrip.of(record));
-        model.addAttribute("wish", wish);
-        model.addAttribute("fileName", held.name());
-        model.addAttribute("ticket", ticket);
-        model.addAttribute("station", station);
-        return "winter/preview";
-    }
-
-    @PostMapping("/load/{ticket}")
-    String store(
-            Scope scope,
-            Reader reader,
-            Model model,
-            @org.springframework.web.bind.annotation.PathVariable String ticket,
-            @RequestParam Map<String, String> typed) {
-        pages.reckon(scope);
-        WeatherService.Waiting held = service.held(scope, ticket);
-        TemperatureFile.Reading reading = held == null ? null : TemperatureFile.read(held.content(), wish(typed));
-        if (reading == null || reading.complaint() != null) {
-            return preview(scope, reader, model, ticket, wish(typed), "");
-        }
-        String station = typed.getOrDefault("station", "").strip();
-        pages.changes()
-                .weather(
-                        scope,
-                        "Loaded " + held.name(),
-                        () -> service.store(
-                                scope,
-                                station.isEmpty() ? "Station" : station.substring(0, Math.min(station.length(), 120)),
-                                held.name(),
-                                held.content(),
-                                reading));
         return "redirect:/orchards/" + scope.orchard() + "/winters";
     }
 }

@@ -12,7 +12,8 @@ import idlebough.app.site.PitMapper;
 import idlebough.app.winter.WeatherService;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.site.Texture;
-import idlebough.core.winter.TemperatureFile;
+import idlebough.core.winter.Watch;
+import idlebough.core.winter.WeatherFile;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -155,10 +156,13 @@ class ChangesTest {
     @Test
     void theSameFileTwiceChangesNothing() {
         byte[] file = "date,tmin,tmax\n2020-01-01,1,5\n2020-01-02,2,6\n".getBytes(StandardCharsets.UTF_8);
-        TemperatureFile.Reading reading = TemperatureFile.read(file, TemperatureFile.Wish.NONE);
+        WeatherFile.Reading reading =
+                WeatherFile.read(file, WeatherFile.Wish.NONE, java.time.ZoneOffset.UTC, Watch.NONE);
         WeatherService weather = Running.bean(WeatherService.class);
-        assertThat(weather.store(scope, "mast", "a.csv", file, reading)).isEqualTo(2);
-        assertThat(weather.store(scope, "mast", "a.csv", file, reading)).isZero();
+        assertThat(weather.store(scope, null, "mast", "a.csv", file, reading, Watch.NONE))
+                .isEqualTo(2);
+        assertThat(weather.store(scope, null, "mast", "a.csv", file, reading, Watch.NONE))
+                .isZero();
         assertThat(Running.bean(PlanReader.class).reckon(scope).plan().weather().size())
                 .isEqualTo(2);
     }

@@ -167,7 +167,9 @@ class WinterFormsTest {
     void theOrchardMayLieHigherThanItsStation() {
         load("days.csv", csv(days()));
         double before = plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum();
-        assertThat(said(grower.post(base + "/winters/offset", Map.of("stationElevation", "210"))))
+        String station = plan().plan().station().id();
+        String offset = base + "/winters/stations/" + station + "/offset";
+        assertThat(said(grower.post(offset, Map.of("stationElevation-" + station, "210"))))
                 .contains("own elevation is not known yet");
         grower.post(
                 base + "/site/edit",
@@ -182,11 +184,11 @@ class WinterFormsTest {
                         "610",
                         "version",
                         "0"));
-        grower.post(base + "/winters/offset", Map.of("stationElevation", "210"));
+        grower.post(offset, Map.of("stationElevation-" + station, "210"));
         // 400 m at 6.5 K in a kilometre, ICAO standard atmosphere.
         assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
                 .isCloseTo(before - 2.6, within(1e-9));
-        grower.post(base + "/winters/offset", Map.of("stationElevation", "210", "difference", "1.5"));
+        grower.post(offset, Map.of("stationElevation-" + station, "210", "difference-" + station, "1.5"));
         assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
                 .as("what was measured goes first, and corrections do not add up")
                 .isCloseTo(before + 1.5, within(1e-9));

@@ -4,6 +4,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -20,19 +21,33 @@ final class GhcnFile {
             Pattern.compile("\"?[A-Z]{2}[A-Z0-9_-]{9}\"?,\"?\\d{8}\"?,\"?[A-Z0-9]{4}\"?,\"?-?\\d+\"?.*");
     private static final List<String> COLUMNS =
             List.of("STATION", "DATE", "TMIN", "TMIN_ATTRIBUTES", "TMAX", "TMAX_ATTRIBUTES");
+    /** Elements beside the temperature: how many of the archive's units make one of ours. */
+    private static final Map<String, Map.Entry<Element, Double>> BESIDE = Map.of(
+            "PRCP", Map.entry(Element.RAIN, 10.0),
+            "SNWD", Map.entry(Element.SNOW, 1.0),
+            "AWND", Map.entry(Element.WIND, 10.0),
+            "RHAV", Map.entry(Element.HUMIDITY, 1.0),
+            "TSUN", Map.entry(Element.SUNSHINE, 60.0));
+
     private static final int MISSING = -9999;
     private static final int FIRST_VALUE = 21;
     private static final int VALUE_WIDTH = 8;
 
     private final Map<LocalDate, Double> lows = new TreeMap<>();
     private final Map<LocalDate, Double> highs = new TreeMap<>();
-    private final List<TemperatureFile.Warning> warnings = new ArrayList<>();
+    private final Map<LocalDate, Map<Element, Double>> beside = new TreeMap<>();
+    private final List<WeatherFile.Warning> warnings = new ArrayList<>();
     private String station;
 
-    private GhcnFile() {}
+    private final Watch watch;
+    private String layout;
+
+    private GhcnFile(Watch watch) {
+        this.watch = watch;
+    }
 
     /** Null when the text has none of these layouts. */
-    static TemperatureFile.Reading read(String text) {
+    static WeatherFile.Reading read(String text, Watch watch) {
         String[] lines = text.split("\r\n|\n|\r", -1);
         String first = "";
         for (String line : lines) {
@@ -41,12 +56,15 @@ final class GhcnFile {
                 break;
             }
         }
-        GhcnFile file = new GhcnFile();
+        GhcnFile file = new GhcnFile(watch);
         if (MONTH_LINE.matcher(first).matches() && first.indexOf(',') < 0) {
+            file.layout = "the daily archive’s month lines";
             file.months(lines);
         } else if (ELEMENT_LINE.matcher(first).matches()) {
+            file.layout = "the daily archive, one line for each element of a day";
             file.elements(lines);
         } else if (List.of(cells(first)).containsAll(COLUMNS)) {
+            file.layout = "the daily archive, one line a day";
             file.columns(lines);
         } else {
             return null;
@@ -54,35 +72,47 @@ final class GhcnFile {
         return file.reading();
     }
 
-    private TemperatureFile.Reading reading() {
+    private WeatherFile.Reading reading() {
         List<DailyExtremes> days = new ArrayList<>();
         lows.forEach((date, low) -> {
             Double high = highs.get(date);
             if (high != null && low <= high) {
                 days.add(DailyExtremes.measured(date, low, high));
             } else if (high != null) {
-                warnings.add(new TemperatureFile.Warning(
+                warnings.add(new WeatherFile.Warning(
                         0, date + ": the minimum " + low + " is above the maximum " + high, true));
             }
         });
         return days.isEmpty()
-                ? TemperatureFile.Reading.failed(
+                ? WeatherFile.Reading.failed(
                         "This is a file of the daily archive, but no day in it has both a minimum and a maximum.")
-                : TemperatureFile.Reading.of("TMIN", "TMAX", "DATE", days, warnings);
+                : new WeatherFile.Reading(
+                        null,
+                        null,
+                        layout,
+                        WeatherFile.DateOrder.YEAR_FIRST,
+                        false,
+                        List.copyOf(days),
+                        Map.of(),
+                        beside.entrySet().stream()
+                                .map(day -> new DayWeather(day.getKey(), day.getValue()))
+                                .toList(),
+                        List.copyOf(warnings));
     }
 
     private void months(String[] lines) {
         for (int i = 0; i < lines.length; i++) {
+            look(i, lines.length);
             String line = lines[i];
             if (line.isBlank()) {
                 continue;
             }
             if (!MONTH_LINE.matcher(line).matches()) {
-                warnings.add(new TemperatureFile.Warning(i + 1, "not a month line of the archive", true));
+                warnings.add(new WeatherFile.Warning(i + 1, "not a month line of the archive", true));
                 continue;
             }
             String element = line.substring(17, 21);
-            if (!element.equals("TMIN") && !element.equals("TMAX") || other(line.substring(0, 11), i)) {
+            if (!isRead(element) || other(line.substring(0, 11), i)) {
                 continue;
             }
             try {
@@ -92,8 +122,7 @@ final class GhcnFile {
                     int at = FIRST_VALUE + VALUE_WIDTH * (day - 1);
                     if (line.length() < at + 5) {
                         if (day <= month.lengthOfMonth()) {
-                            warnings.add(
-                                    new TemperatureFile.Warning(i + 1, "the line breaks off before day " + day, true));
+                            warnings.add(new WeatherFile.Warning(i + 1, "the line breaks off before day " + day, true));
                         }
                         break;
                     }
@@ -102,27 +131,28 @@ final class GhcnFile {
                     if (day <= month.lengthOfMonth()) {
                         put(month.atDay(day), element, tenths, flag == ' ' ? "" : String.valueOf(flag), i);
                     } else if (tenths != MISSING) {
-                        warnings.add(new TemperatureFile.Warning(i + 1, month + " has no day " + day, true));
+                        warnings.add(new WeatherFile.Warning(i + 1, month + " has no day " + day, true));
                     }
                 }
             } catch (NumberFormatException | DateTimeException broken) {
-                warnings.add(new TemperatureFile.Warning(i + 1, "a figure of this line cannot be read", true));
+                warnings.add(new WeatherFile.Warning(i + 1, "a figure of this line cannot be read", true));
             }
         }
     }
 
     private void elements(String[] lines) {
         for (int i = 0; i < lines.length; i++) {
+            look(i, lines.length);
             String[] cell = cells(lines[i]);
             if (lines[i].isBlank()) {
                 continue;
             }
             if (cell.length < 4) {
                 warnings.add(
-                        new TemperatureFile.Warning(i + 1, "the row breaks off after " + cell.length + " cells", true));
+                        new WeatherFile.Warning(i + 1, "the row breaks off after " + cell.length + " cells", true));
                 continue;
             }
-            if (!cell[2].equals("TMIN") && !cell[2].equals("TMAX") || other(cell[0], i)) {
+            if (!isRead(cell[2]) || other(cell[0], i)) {
                 continue;
             }
             try {
@@ -132,7 +162,7 @@ final class GhcnFile {
                         Integer.parseInt(cell[1].substring(6, 8)));
                 put(date, cell[2], Integer.parseInt(cell[3]), cell.length > 5 ? cell[5] : "", i);
             } catch (NumberFormatException | DateTimeException | StringIndexOutOfBoundsException broken) {
-                warnings.add(new TemperatureFile.Warning(i + 1, "“" + lines[i].strip() + "” cannot be read", true));
+                warnings.add(new WeatherFile.Warning(i + 1, "“" + lines[i].strip() + "” cannot be read", true));
             }
         }
     }
@@ -140,6 +170,7 @@ final class GhcnFile {
     private void columns(String[] lines) {
         List<String> names = List.of();
         for (int i = 0; i < lines.length; i++) {
+            look(i, lines.length);
             if (lines[i].isBlank()) {
                 continue;
             }
@@ -150,7 +181,7 @@ final class GhcnFile {
             }
             if (cell.length < names.size()) {
                 warnings.add(
-                        new TemperatureFile.Warning(i + 1, "the row breaks off after " + cell.length + " cells", true));
+                        new WeatherFile.Warning(i + 1, "the row breaks off after " + cell.length + " cells", true));
                 continue;
             }
             if (other(cell[names.indexOf("STATION")], i)) {
@@ -158,16 +189,30 @@ final class GhcnFile {
             }
             try {
                 LocalDate date = LocalDate.parse(cell[names.indexOf("DATE")]);
-                for (String element : List.of("TMIN", "TMAX")) {
+                for (String element : names) {
+                    if (!isRead(element)) {
+                        continue;
+                    }
                     String value = cell[names.indexOf(element)];
-                    String[] flags = cell[names.indexOf(element + "_ATTRIBUTES")].split(",", -1);
+                    int attributes = names.indexOf(element + "_ATTRIBUTES");
+                    String[] flags = attributes < 0 ? new String[0] : cell[attributes].split(",", -1);
                     if (!value.isBlank()) {
                         put(date, element, Integer.parseInt(value.strip()), flags.length > 1 ? flags[1] : "", i);
                     }
                 }
             } catch (NumberFormatException | DateTimeException | IndexOutOfBoundsException broken) {
-                warnings.add(new TemperatureFile.Warning(i + 1, "this row cannot be read", true));
+                warnings.add(new WeatherFile.Warning(i + 1, "this row cannot be read", true));
             }
+        }
+    }
+
+    private static boolean isRead(String element) {
+        return element.equals("TMIN") || element.equals("TMAX") || BESIDE.containsKey(element);
+    }
+
+    private void look(int line, int of) {
+        if ((line & 0xfff) == 0) {
+            watch.at((double) line / of);
         }
     }
 
@@ -196,7 +241,7 @@ final class GhcnFile {
             station = id;
         } else if (!station.equals(id)) {
             if (warnings.stream().noneMatch(w -> w.words().startsWith("a second station"))) {
-                warnings.add(new TemperatureFile.Warning(
+                warnings.add(new WeatherFile.Warning(
                         line + 1,
                         "a second station, " + id + ", is left out; the first, " + station + ", is read",
                         true));
@@ -211,20 +256,34 @@ final class GhcnFile {
             return;
         }
         if (!flag.isBlank()) {
-            warnings.add(new TemperatureFile.Warning(
+            warnings.add(new WeatherFile.Warning(
                     line + 1, date + ", " + element + ": failed the archive’s quality check " + flag, true));
+            return;
+        }
+        if (BESIDE.containsKey(element)) {
+            Element of = BESIDE.get(element).getKey();
+            double value = tenths / BESIDE.get(element).getValue();
+            if (of.allows(value)) {
+                beside.computeIfAbsent(date, day -> new EnumMap<>(Element.class))
+                        .putIfAbsent(of, value);
+            } else {
+                warnings.add(new WeatherFile.Warning(
+                        line + 1,
+                        date + ", " + element + ": " + tenths + " cannot be " + of.words() + "; not used",
+                        false));
+            }
             return;
         }
         double celsius = tenths / 10.0;
         if (celsius < -60 || celsius > 60) {
-            warnings.add(new TemperatureFile.Warning(
+            warnings.add(new WeatherFile.Warning(
                     line + 1, date + ", " + element + ": " + celsius + " is beyond −60 to 60 °C", true));
             return;
         }
         Map<LocalDate, Double> into = element.equals("TMIN") ? lows : highs;
         Double before = into.putIfAbsent(date, celsius);
         if (before != null && before != celsius) {
-            warnings.add(new TemperatureFile.Warning(
+            warnings.add(new WeatherFile.Warning(
                     line + 1, date + ", " + element + " stands there already with another figure", true));
         }
     }

@@ -1,32 +1,50 @@
 package idlebough.core.winter;
 
-import java.util.NavigableMap;
+import java.util.Arrays;
 
 /**
- * Readings at any minute brought to full hours: the reading of that minute, else a straight line between neighbours at
- * most three hours apart, else nothing (winter.md 1.3, project choice).
+ * Readings at any minute, and what they say of full hours: the reading of that minute, else a straight line between
+ * neighbours at most three hours apart, else nothing (winter.md 1.3, project choice).
  */
 final class Observations {
     private static final long FARTHEST = 180;
-
-    private Observations() {}
+    private final long[] minutes;
+    private final double[] celsius;
 
     /**
-     * @param readings °C by minute, any zero
-     * @param minute of a full hour, same zero
-     * @return null when the readings round it are too far apart
+     * @param minutes rising, any zero
+     * @param celsius as many
      */
-    static Double at(NavigableMap<Long, Double> readings, long minute) {
-        Double exact = readings.get(minute);
-        if (exact != null) {
-            return exact;
+    Observations(long[] minutes, double[] celsius) {
+        this.minutes = minutes;
+        this.celsius = celsius;
+    }
+
+    /**
+     * @param minute of a full hour, same zero
+     * @return °C; NaN when the readings round it are too far apart
+     */
+    double at(long minute) {
+        int found = Arrays.binarySearch(minutes, minute);
+        if (found >= 0) {
+            return celsius[found];
         }
-        var before = readings.lowerEntry(minute);
-        var after = readings.higherEntry(minute);
-        if (before == null || after == null || after.getKey() - before.getKey() > FARTHEST) {
-            return null;
+        int after = -found - 1;
+        int before = after - 1;
+        if (before < 0 || after >= minutes.length || minutes[after] - minutes[before] > FARTHEST) {
+            return Double.NaN;
         }
-        double share = (double) (minute - before.getKey()) / (after.getKey() - before.getKey());
-        return before.getValue() + share * (after.getValue() - before.getValue());
+        double share = (double) (minute - minutes[before]) / (minutes[after] - minutes[before]);
+        return celsius[before] + share * (celsius[after] - celsius[before]);
+    }
+
+    /** The first reading at or after this minute; as many as there are when none is. */
+    int from(long minute) {
+        int found = Arrays.binarySearch(minutes, minute);
+        return found >= 0 ? found : -found - 1;
+    }
+
+    double value(int index) {
+        return celsius[index];
     }
 }

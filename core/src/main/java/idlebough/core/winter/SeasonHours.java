@@ -6,7 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The hourly temperatures of a stretch of days, reckoned with the days before and after it so that its edges are right.
+ * The hourly temperatures of a stretch of days: as measured where a day was measured by the hour, else reckoned from its
+ * extremes with the days before and after, so that the edges are right.
  *
  * @param first day, from its hour 0
  * @param celsius 24 for each day
@@ -31,10 +32,24 @@ public record SeasonHours(LocalDate first, double[] celsius, List<DailyExtremes>
         if (after != null) {
             days.add(after);
         }
-        double[] all = HourlyCurve.of(days, latitude);
-        int start = before == null ? 0 : 24;
         double[] hours = new double[24 * window.days().size()];
-        System.arraycopy(all, start, hours, 0, hours.length);
+        boolean measured = true;
+        for (int i = 0; i < window.days().size(); i++) {
+            double[] of = record.hoursOn(window.days().get(i).date());
+            measured &= of != null;
+            if (of != null) {
+                System.arraycopy(of, 0, hours, 24 * i, 24);
+            }
+        }
+        if (!measured) {
+            double[] all = HourlyCurve.of(days, latitude);
+            int start = before == null ? 0 : 24;
+            for (int i = 0; i < window.days().size(); i++) {
+                if (!record.hasHours(window.days().get(i).date())) {
+                    System.arraycopy(all, start + 24 * i, hours, 24 * i, 24);
+                }
+            }
+        }
         return new SeasonHours(from, hours, window.days());
     }
 

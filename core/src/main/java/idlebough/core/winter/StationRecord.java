@@ -3,8 +3,11 @@ package idlebough.core.winter;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 
@@ -18,9 +21,16 @@ public final class StationRecord {
 
     private static final double MOST_MISSING = 0.05;
     private final NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();
+    private final Map<LocalDate, double[]> hours;
 
     public StationRecord(Collection<DailyExtremes> measured) {
+        this(measured, Map.of());
+    }
+
+    /** @param hours 24 temperatures of each day that was measured by the hour, °C; used as they are */
+    public StationRecord(Collection<DailyExtremes> measured, Map<LocalDate, double[]> hours) {
         measured.forEach(day -> days.put(day.date(), day));
+        this.hours = Map.copyOf(hours);
     }
 
     /** Why a winter is left out, or that it is whole. The names are those of the check files. */
@@ -49,8 +59,9 @@ public final class StationRecord {
     /**
      * @param days every day of the window with short gaps filled; empty when it is not usable
      * @param missing days without a measurement
+     * @param neighbours days that another station gave
      */
-    public record Window(Status status, List<DailyExtremes> days, int missing) {}
+    public record Window(Status status, List<DailyExtremes> days, int missing, int neighbours) {}
 
     public boolean isEmpty() {
         return days.isEmpty();
@@ -74,6 +85,31 @@ public final class StationRecord {
 
     public DailyExtremes on(LocalDate date) {
         return days.get(date);
+    }
+
+    /** The 24 temperatures of a day that was measured by the hour; null for any other. Not to be written to. */
+    double[] hoursOn(LocalDate date) {
+        return hours.get(date);
+    }
+
+    Map<LocalDate, double[]> hours() {
+        return hours;
+    }
+
+    public boolean hasHours(LocalDate date) {
+        return hours.containsKey(date);
+    }
+
+    /** How many days were measured by the hour. */
+    public int hourlyDays() {
+        return hours.size();
+    }
+
+    /** How many days come from another station. */
+    public long fromNeighbours() {
+        return days.values().stream()
+                .filter(day -> day.origin() == DailyExtremes.Origin.NEIGHBOUR)
+                .count();
     }
 
     /** A run of days without a measurement; both included. */
@@ -105,6 +141,7 @@ public final class StationRecord {
     public Window window(LocalDate from, LocalDate to) {
         int length = (int) ChronoUnit.DAYS.between(from, to) + 1;
         int missing = 0;
+        int neighbours = 0;
         int run = 0;
         int longest = 0;
         for (int i = 0; i < length; i++) {
@@ -114,27 +151,30 @@ public final class StationRecord {
                 longest = Math.max(longest, ++run);
             } else {
                 run = 0;
+                neighbours += day.origin() == DailyExtremes.Origin.NEIGHBOUR ? 1 : 0;
                 if (day.minimum() > day.maximum()) {
-                    return new Window(Status.MIN_ABOVE_MAX, List.of(), missing);
+                    return new Window(Status.MIN_ABOVE_MAX, List.of(), missing, neighbours);
                 }
             }
         }
         if (!days.containsKey(from) || !days.containsKey(to)) {
-            return new Window(Status.GAP_AT_END, List.of(), missing);
+            return new Window(Status.GAP_AT_END, List.of(), missing, neighbours);
         }
         if (longest > LONGEST_FILLED) {
-            return new Window(Status.GAP_TOO_LONG, List.of(), missing);
+            return new Window(Status.GAP_TOO_LONG, List.of(), missing, neighbours);
         }
         if (missing > MOST_MISSING * length) {
-            return new Window(Status.TOO_MANY_MISSING, List.of(), missing);
+            return new Window(Status.TOO_MANY_MISSING, List.of(), missing, neighbours);
         }
         List<DailyExtremes> filled = new ArrayList<>(length);
+        boolean whole = true;
         for (int i = 0; i < length; i++) {
             LocalDate date = from.plusDays(i);
             DailyExtremes day = days.get(date);
             filled.add(day != null ? day : between(date));
+            whole &= day != null && !day.filled();
         }
-        return new Window(missing == 0 ? Status.OK : Status.FILLED, List.copyOf(filled), missing);
+        return new Window(whole ? Status.OK : Status.FILLED, List.copyOf(filled), missing, neighbours);
     }
 
     private DailyExtremes between(LocalDate date) {
@@ -146,13 +186,18 @@ public final class StationRecord {
                 date,
                 before.minimum() + share * (after.minimum() - before.minimum()),
                 before.maximum() + share * (after.maximum() - before.maximum()),
-                true);
+                DailyExtremes.Origin.BRIDGED);
     }
 
-    /** This record with an offset added to every minimum and maximum. */
+    /** This record with an offset added to every minimum, maximum and hour. */
     public StationRecord warmedBy(double kelvin) {
-        return new StationRecord(days.values().stream()
-                .map(day -> new DailyExtremes(day.date(), day.minimum() + kelvin, day.maximum() + kelvin, day.filled()))
-                .toList());
+        Map<LocalDate, double[]> warmed = new HashMap<>();
+        hours.forEach((date, of) ->
+                warmed.put(date, Arrays.stream(of).map(t -> t + kelvin).toArray()));
+        return new StationRecord(
+                days.values().stream()
+                        .map(day -> day.warmedBy(kelvin, kelvin, day.origin()))
+                        .toList(),
+                warmed);
     }
 }

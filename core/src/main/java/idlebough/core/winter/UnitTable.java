@@ -15,6 +15,9 @@ final class UnitTable {
     /** Hours at or below 7.2 °C (45 °F), without a floor (Weinberger 1950, Proc. ASHS 56:122–128). */
     static final UnitTable BELOW_SEVEN = upTo(t -> t <= 7.2 ? 1 : 0);
 
+    /** Hours not below freezing. */
+    static final UnitTable FROM_NOUGHT = from(t -> t >= 0 ? 1 : 0);
+
     /**
      * Utah units (Richardson, Seeley & Walker 1974, HortScience 9:331–332), each upper edge included: 1.4 → 0, 2.4 → ½, 9.1
      * → 1, 12.4 → ½, 15.9 → 0, 18.0 → −½, above → −1. The total may fall, and a winter may end below nought: then the model
@@ -57,8 +60,24 @@ final class UnitTable {
     }
 
     double of(double celsius) {
-        double tenths = 10 * (celsius - COLDEST);
-        int cell = upperEdge ? (int) Math.ceil(tenths - 10 * SLACK) : (int) (tenths + 10 * SLACK);
-        return units[Math.max(0, Math.min(CELLS, cell))];
+        return units[upperEdge ? upper(celsius) : lower(celsius)];
+    }
+
+    /** The cell of a table whose upper edges are included; for many tables one look at the temperature is enough. */
+    static int upper(double celsius) {
+        return clamped((int) Math.ceil(10 * (celsius - COLDEST) - 10 * SLACK));
+    }
+
+    /** The cell of a table whose lower edges are included. */
+    static int lower(double celsius) {
+        return clamped((int) (10 * (celsius - COLDEST) + 10 * SLACK));
+    }
+
+    private static int clamped(int cell) {
+        return Math.max(0, Math.min(CELLS, cell));
+    }
+
+    double in(int cell) {
+        return units[cell];
     }
 }

@@ -7,6 +7,8 @@ import java.util.Map;
  * One winter reckoned.
  *
  * @param year in which it ends
+ * @param missingDays days of the window without any measurement
+ * @param neighbourDays days of the window that another station gave
  * @param totals per model; empty when the winter is left out
  * @param daily running total at the end of each day of the window, per model
  * @param lowest temperature of the window, °C; NaN when left out
@@ -15,6 +17,7 @@ public record Winter(
         int year,
         StationRecord.Status status,
         int missingDays,
+        int neighbourDays,
         Map<ChillModel, Double> totals,
         Map<ChillModel, List<Double>> daily,
         double lowest) {

@@ -7,7 +7,6 @@ import idlebough.core.measure.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -49,27 +48,16 @@ public final class WinterLedger {
     private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
         StationRecord.Window window = record.window(from, to);
         if (!window.status().usable()) {
-            return new Winter(year, window.status(), window.missing(), Map.of(), Map.of(), Double.NaN);
+            return new Winter(
+                    year, window.status(), window.missing(), window.neighbours(), Map.of(), Map.of(), Double.NaN);
         }
-        double[] hours = SeasonHours.of(record, window, latitude, from, to).celsius();
-        int length = window.days().size();
+        Map<ChillModel, List<Double>> daily = ChillPass.daily(
+                SeasonHours.of(record, window, latitude, from, to).celsius());
         Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
-        Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
-        for (ChillModel model : ChillModel.values()) {
-            ChillState state = model.begin();
-            List<Double> running = new ArrayList<>(length);
-            for (int day = 0; day < length; day++) {
-                for (int h = 0; h < 24; h++) {
-                    state.accept(hours[24 * day + h]);
-                }
-                running.add(state.total());
-            }
-            totals.put(model, state.total());
-            daily.put(model, Collections.unmodifiableList(running));
-        }
+        daily.forEach((model, running) -> totals.put(model, running.get(running.size() - 1)));
         double lowest =
                 window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
-        return new Winter(year, window.status(), window.missing(), totals, daily, lowest);
+        return new Winter(year, window.status(), window.missing(), window.neighbours(), totals, daily, lowest);
     }
 
     /**
@@ -91,19 +79,7 @@ public final class WinterLedger {
             if (hours == null) {
                 return null;
             }
-            Map<ChillModel, List<Double>> daily = new EnumMap<>(ChillModel.class);
-            for (ChillModel model : ChillModel.values()) {
-                ChillState state = model.begin();
-                List<Double> totals = new ArrayList<>();
-                for (int h = 0; h < hours.celsius().length; h++) {
-                    state.accept(hours.celsius()[h]);
-                    if (h % 24 == 23) {
-                        totals.add(state.total());
-                    }
-                }
-                daily.put(model, Collections.unmodifiableList(totals));
-            }
-            return new Running(year, last, daily);
+            return new Running(year, last, ChillPass.daily(hours.celsius()));
         }
         return null;
     }

@@ -8,9 +8,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class TemperatureFileTest {
-    private static TemperatureFile.Reading read(String text) {
-        return TemperatureFile.read(text.getBytes(StandardCharsets.UTF_8), TemperatureFile.Wish.NONE);
+class WeatherFileTest {
+    private static final java.time.ZoneId ZONE = java.time.ZoneId.of("Europe/Berlin");
+
+    private static WeatherFile.Reading read(String text) {
+        return read(text, WeatherFile.Wish.NONE);
+    }
+
+    private static WeatherFile.Reading read(String text, WeatherFile.Wish wish) {
+        return WeatherFile.read(text.getBytes(StandardCharsets.UTF_8), wish, ZONE, Watch.NONE);
     }
 
     @ParameterizedTest
@@ -22,7 +28,7 @@ class TemperatureFileTest {
                 "made by hand\ndate,min temp (F),max temp (F)\n1/31/2020,29.3,42.8\n2/1/2020,32,45.5\n"
             })
     void readsAnySaneShape(String text) {
-        TemperatureFile.Reading reading = read(text);
+        WeatherFile.Reading reading = read(text);
         assertThat(reading.complaint()).isNull();
         assertThat(reading.days())
                 .extracting(DailyExtremes::date)
@@ -33,12 +39,10 @@ class TemperatureFileTest {
 
     @Test
     void namesEveryRowThatCannotBe() {
-        TemperatureFile.Reading reading = read(
+        WeatherFile.Reading reading = read(
                 "date,tmin,tmax\n2021-01-01,1,9\n2021-02-29,1,9\n2021-01-02,9,1\n2021-01-03,-80,2\n2021-01-04,one,2\n2021-01-01,2,9\n2021-01-05,,4\n2021-01-06\n2021-01-07,-9999,3\n2021-01-08,2,8\n");
         assertThat(reading.days()).hasSize(2);
-        assertThat(reading.warnings())
-                .extracting(TemperatureFile.Warning::line)
-                .containsExactly(3L, 4L, 5L, 6L, 7L, 9L);
+        assertThat(reading.warnings()).extracting(WeatherFile.Warning::line).containsExactly(3L, 4L, 5L, 6L, 7L, 9L);
         assertThat(reading.warnings().get(0).words()).contains("2021-02-29");
     }
 
@@ -46,16 +50,21 @@ class TemperatureFileTest {
     void saysWhenDayAndMonthCannotBeToldApartAndObeysTheCorrection() {
         String text = "date,tmin,tmax\n01/02/2020,1,2\n03/04/2020,1,2\n";
         assertThat(read(text).ambiguousOrder()).isTrue();
-        TemperatureFile.Reading corrected = TemperatureFile.read(
-                text.getBytes(StandardCharsets.UTF_8),
-                new TemperatureFile.Wish(null, TemperatureFile.DateOrder.MONTH_FIRST));
+        WeatherFile.Reading corrected = read(
+                text,
+                new WeatherFile.Wish(
+                        java.util.Map.of(),
+                        java.util.Map.of(),
+                        WeatherFile.DateOrder.MONTH_FIRST,
+                        WeatherFile.TimeScale.STANDARD,
+                        false));
         assertThat(corrected.days().get(0).date()).isEqualTo(LocalDate.of(2020, 1, 2));
     }
 
     @Test
     void takesWarmFiguresAsFahrenheitAndSaysSo() {
-        TemperatureFile.Reading reading = read("date,tmin,tmax\n2020-06-01,55,80\n2020-06-02,50,77\n");
-        assertThat(reading.fahrenheit()).isTrue();
+        WeatherFile.Reading reading = read("date,tmin,tmax\n2020-06-01,55,80\n2020-06-02,50,77\n");
+        assertThat(reading.layout().columns().get(2).unit()).isEqualTo(Unit.FAHRENHEIT);
         assertThat(reading.warnings()).anyMatch(warning -> warning.words().contains("°F"));
     }
 
@@ -107,7 +116,7 @@ class TemperatureFileTest {
                 "XX000012345","2020-01-03","A HILL, XX","0","80",",G,S","10",",,S"
                 """;
         for (String file : java.util.List.of(months, elements, columns)) {
-            TemperatureFile.Reading reading = read(file);
+            WeatherFile.Reading reading = read(file);
             assertThat(reading.complaint()).as(file).isNull();
             assertThat(reading.days())
                     .containsExactly(
@@ -132,9 +141,13 @@ class TemperatureFileTest {
                 .forEach(row -> cases.computeIfAbsent(row.get("case"), c -> new java.util.TreeMap<>())
                         .put(Long.valueOf(row.get("minute")), Double.valueOf(row.get("temp"))));
         idlebough.core.Vectors.of("winter/irregular_expected.csv").forEach(row -> {
-            Double got = Observations.at(cases.get(row.get("case")), Long.parseLong(row.get("minute")));
+            java.util.NavigableMap<Long, Double> readings = cases.get(row.get("case"));
+            Observations all = new Observations(
+                    readings.keySet().stream().mapToLong(m -> m).toArray(),
+                    readings.values().stream().mapToDouble(t -> t).toArray());
+            double got = all.at(Long.parseLong(row.get("minute")));
             if (row.get("temp").isEmpty()) {
-                assertThat(got).as(row.toString()).isNull();
+                assertThat(got).as(row.toString()).isNaN();
             } else {
                 idlebough.core.Vectors.near(got, row, "temp");
             }
@@ -151,7 +164,7 @@ class TemperatureFileTest {
             }
         }
         file.append("04.01.2020 25:00;3,0\n05.01.2020;3\n");
-        TemperatureFile.Reading reading = read(file.toString());
+        WeatherFile.Reading reading = read(file.toString());
         assertThat(reading.complaint()).isNull();
         assertThat(reading.days())
                 .containsExactly(
@@ -159,7 +172,7 @@ class TemperatureFileTest {
                         DailyExtremes.measured(LocalDate.of(2020, 1, 3), 0.5, 23.5));
         assertThat(reading.warnings())
                 .anyMatch(w -> w.words().contains("1 day has an hour missing"))
-                .filteredOn(TemperatureFile.Warning::leftOut)
+                .filteredOn(WeatherFile.Warning::leftOut)
                 .hasSize(2);
     }
 

@@ -1,0 +1,265 @@
+package idlebough.core.winter;
+
+import idlebough.core.winter.WeatherFile.Warning;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * Rows of single readings: hourly values, or a logger's at any minute. Each day with all its hours known gives its 24
+ * temperatures and its lowest and highest reading; a day with an hour missing is a missing day.
+ *
+ * <p>Hours are kept in local standard time. Stamps in UTC, with an offset of their own, or by the clock on the wall are
+ * brought to it.
+ */
+final class HourRows extends TableRows {
+    private static final Pattern CLOCK = Pattern.compile(
+            ".*?\\d(?:[T ,;]+)(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}:?\\d{2})?|\\d{8}(\\d{2})(\\d{2})?");
+    private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
+    private static final double STEP = 15;
+    private static final int DAY = 24 * 60;
+    private static final int STUCK_HOURS = 24;
+    /** Hours of a day that must have a reading before its rain or wind is said. */
+    private static final int ENOUGH = 20;
+
+    private final ZoneId zone;
+    private final NavigableMap<Long, Double> readings = new TreeMap<>();
+    private final Map<LocalDate, Map<Element, Sum>> beside = new TreeMap<>();
+    private int twice;
+    private LocalDateTime lastWall;
+
+    HourRows(Layout layout, WeatherFile.Wish wish, ZoneId zone) {
+        super(layout, wish);
+        this.zone = zone;
+    }
+
+    private static final class Sum {
+        private double total;
+        private int readings;
+        private int hours;
+
+        void add(double value, int hour) {
+            total += value;
+            readings++;
+            hours |= 1 << hour;
+        }
+    }
+
+    @Override
+    public WeatherFile.Reading reading() {
+        settleOrder();
+        settleUnits(Column.TEMPERATURE);
+        Double last = null;
+        int run = 1;
+        for (int i = 0; i < rows.size(); i++) {
+            Double celsius = take(rows.get(i), lines.get(i));
+            if (celsius == null) {
+                continue;
+            }
+            if (last != null && Math.abs(celsius - last) > STEP) {
+                warnings.add(new Warning(
+                        lines.get(i), "more than 15 K from one reading to the next; kept, look at it", false));
+            }
+            run = last != null && last.equals(celsius) ? run + 1 : 1;
+            if (run == STUCK_HOURS) {
+                warnings.add(new Warning(
+                        lines.get(i),
+                        "the same figure " + STUCK_HOURS + " times in a row, a stuck sensor perhaps; kept, look at it",
+                        false));
+            }
+            last = celsius;
+        }
+        if (twice > 1 && wish.scale() == WeatherFile.TimeScale.STANDARD) {
+            warnings.add(new Warning(
+                    0,
+                    "hours stand twice where the clocks go back; this file may keep daylight saving: say so above",
+                    false));
+        }
+        return readings.isEmpty() ? nothing(heading(Column.DATE) + " and " + heading(Column.TEMPERATURE)) : days();
+    }
+
+    /** @return °C when the row was read */
+    private Double take(CSVRecord row, long line) {
+        if (breaksOff(row, line)) {
+            return null;
+        }
+        String date = row.get(layout.find(Column.DATE));
+        String typed = layout.has(Column.TIME) ? date + " " + row.get(layout.find(Column.TIME)) : date;
+        LocalDateTime when = moment(date, layout.has(Column.TIME) ? row.get(layout.find(Column.TIME)) : null);
+        if (when == null) {
+            warnings.add(new Warning(line, "“" + typed + "” is not a time", true));
+            return null;
+        }
+        if (isFlagged(row, line)) {
+            return null;
+        }
+        elements(row, line)
+                .forEach((element, value) -> beside.computeIfAbsent(
+                                when.toLocalDate(), day -> new EnumMap<>(Element.class))
+                        .computeIfAbsent(element, e -> new Sum())
+                        .add(value, when.getHour()));
+        String cell = row.get(layout.find(Column.TEMPERATURE));
+        if (Cells.isMissing(cell)) {
+            return null;
+        }
+        Double celsius = celsius(row, Column.TEMPERATURE, line);
+        if (celsius == null) {
+            return null;
+        }
+        if (isBeyond(celsius)) {
+            warnings.add(new Warning(line, cell + " is beyond −60 to 60 °C", true));
+            return null;
+        }
+        long minute = Math.floorDiv(when.toEpochSecond(ZoneOffset.UTC), 60);
+        Double before = readings.putIfAbsent(minute, celsius);
+        if (before != null && !before.equals(celsius)) {
+            warnings.add(new Warning(line, when + " stands there already with another figure", true));
+            twice += isFallBack(when) ? 1 : 0;
+            return null;
+        }
+        return celsius;
+    }
+
+    private boolean isFallBack(LocalDateTime wall) {
+        return zone.getRules().getValidOffsets(wall).size() > 1;
+    }
+
+    /** In local standard time; null when the cells are no moment. */
+    private LocalDateTime moment(String dateCell, String timeCell) {
+        LocalDate date = Cells.date(dateCell.strip(), order);
+        Matcher part =
+                (timeCell == null ? CLOCK : HOUR).matcher(timeCell == null ? dateCell.strip() : timeCell.strip());
+        if (date == null || !part.matches()) {
+            return null;
+        }
+        boolean glued = timeCell == null && part.group(5) != null;
+        int hour = Integer.parseInt(part.group(glued ? 5 : 1));
+        String minutes = part.group(glued ? 6 : 2);
+        String half = glued ? null : part.group(3);
+        if (half != null) {
+            hour = hour % 12 + (half.equalsIgnoreCase("p") ? 12 : 0);
+        }
+        String offset = timeCell == null && !glued ? part.group(4) : null;
+        try {
+            // Some loggers call midnight the 24th hour of the day before.
+            LocalDateTime wall = hour == 24
+                    ? date.plusDays(1).atStartOfDay()
+                    : date.atTime(LocalTime.of(hour, minutes == null ? 0 : Integer.parseInt(minutes)));
+            return standard(wall, offset);
+        } catch (DateTimeException notOnAClock) {
+            return null;
+        }
+    }
+
+    private LocalDateTime standard(LocalDateTime wall, String offset) {
+        if (offset != null) {
+            return local(wall.atOffset(ZoneOffset.of(offset.equals("Z") ? "Z" : offset)));
+        }
+        return switch (wish.scale()) {
+            case STANDARD -> wall;
+            case UTC -> local(wall.atOffset(ZoneOffset.UTC));
+            case SUMMER -> {
+                ZonedDateTime moment = wall.atZone(zone);
+                // The hour that the clocks run through twice: the second time when the stamps step back or stand.
+                if (isFallBack(wall) && lastWall != null && !wall.isAfter(lastWall)) {
+                    moment = moment.withLaterOffsetAtOverlap();
+                } else {
+                    lastWall = wall;
+                }
+                yield local(moment.toOffsetDateTime());
+            }
+        };
+    }
+
+    private LocalDateTime local(OffsetDateTime moment) {
+        return moment.withOffsetSameInstant(zone.getRules().getStandardOffset(moment.toInstant()))
+                .toLocalDateTime();
+    }
+
+    private WeatherFile.Reading days() {
+        long[] minutes = readings.keySet().stream().mapToLong(Long::longValue).toArray();
+        double[] celsius =
+                readings.values().stream().mapToDouble(Double::doubleValue).toArray();
+        Observations all = new Observations(minutes, celsius);
+        List<DailyExtremes> days = new ArrayList<>();
+        Map<LocalDate, double[]> hours = new LinkedHashMap<>();
+        int broken = 0;
+        for (long day = Math.floorDiv(minutes[0], DAY); day <= Math.floorDiv(minutes[minutes.length - 1], DAY); day++) {
+            double[] of = new double[24];
+            double low = Double.POSITIVE_INFINITY;
+            double high = Double.NEGATIVE_INFINITY;
+            boolean whole = true;
+            for (int hour = 0; hour < 24 && whole; hour++) {
+                of[hour] = all.at(day * DAY + 60L * hour);
+                whole = !Double.isNaN(of[hour]);
+                low = Math.min(low, of[hour]);
+                high = Math.max(high, of[hour]);
+            }
+            if (!whole) {
+                broken++;
+                continue;
+            }
+            for (int i = all.from(day * DAY); i < all.from((day + 1) * DAY); i++) {
+                low = Math.min(low, all.value(i));
+                high = Math.max(high, all.value(i));
+            }
+            LocalDate date = LocalDate.ofEpochDay(day);
+            days.add(DailyExtremes.measured(date, low, high));
+            hours.put(date, of);
+        }
+        if (days.isEmpty()) {
+            return WeatherFile.Reading.failed(
+                    "No day of this file has all its hours; readings must not be more than three hours apart.", layout);
+        }
+        if (broken > 0) {
+            warnings.add(new Warning(
+                    0,
+                    broken + (broken == 1 ? " day has" : " days have")
+                            + " an hour missing and are missing days; each whole day gave its hours and its lowest and highest reading",
+                    false));
+        }
+        return new WeatherFile.Reading(
+                null, layout, null, order, ambiguous, List.copyOf(days), hours, weather(), sorted());
+    }
+
+    private List<DayWeather> weather() {
+        List<DayWeather> weather = new ArrayList<>();
+        beside.forEach((date, sums) -> {
+            Map<Element, Double> values = new EnumMap<>(Element.class);
+            sums.forEach((element, sum) -> {
+                if (Integer.bitCount(sum.hours) >= ENOUGH) {
+                    boolean mean = !element.summed() || isPower(element);
+                    double value = mean ? sum.total / sum.readings : sum.total;
+                    if (element.allows(value)) {
+                        values.put(element, value);
+                    }
+                }
+            });
+            if (!values.isEmpty()) {
+                weather.add(new DayWeather(date, values));
+            }
+        });
+        return weather;
+    }
+
+    /** Watts are a rate: a day's radiation is their mean, not their sum. */
+    private boolean isPower(Element element) {
+        return element == Element.RADIATION
+                && layout.columns().get(layout.find(Column.RADIATION)).unit() == Unit.WATTS;
+    }
+}

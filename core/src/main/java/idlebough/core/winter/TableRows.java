@@ -1,0 +1,193 @@
+package idlebough.core.winter;
+
+import idlebough.core.winter.WeatherFile.DateOrder;
+import idlebough.core.winter.WeatherFile.Warning;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * What the rows of days and the rows of single readings have in common. The rows are kept as text until all are there,
+ * because the order of the dates and the unit of the temperatures are known only from all of them.
+ */
+abstract class TableRows implements WeatherFile.Rows {
+    /** Beyond these no air temperature was ever measured near an orchard, °C (winter.md 1.3, common practice). */
+    static final double COLDEST = -60;
+
+    static final double HOTTEST = 60;
+    /** Figures above this in the middle of all are °F; nobody's middling maximum is 45 °C. */
+    private static final double TOO_WARM = 45;
+
+    private static final double TENTHS_ABOVE = 130;
+
+    final WeatherFile.Wish wish;
+    final List<CSVRecord> rows = new ArrayList<>();
+    final List<Long> lines = new ArrayList<>();
+    final List<Warning> warnings = new ArrayList<>();
+    private final Set<String> strangeFlags = new HashSet<>();
+    private final int widest;
+    Layout layout;
+    DateOrder order;
+    boolean ambiguous;
+
+    TableRows(Layout layout, WeatherFile.Wish wish) {
+        this.layout = layout;
+        this.wish = wish;
+        int needed = 0;
+        for (Column column : List.of(Column.DATE, Column.TIME, Column.MINIMUM, Column.MAXIMUM, Column.TEMPERATURE)) {
+            needed = Math.max(needed, layout.find(column));
+        }
+        this.widest = needed;
+    }
+
+    @Override
+    public final void accept(long line, CSVRecord row) {
+        rows.add(row);
+        lines.add(line);
+    }
+
+    boolean breaksOff(CSVRecord row, long line) {
+        if (row.size() > widest) {
+            return false;
+        }
+        warnings.add(new Warning(line, "the row breaks off after " + row.size() + " cells", true));
+        return true;
+    }
+
+    /** Which order fits all dates; says so when more than one does. */
+    void settleOrder() {
+        int at = layout.find(Column.DATE);
+        boolean dayFits = true;
+        boolean monthFits = true;
+        boolean local = false;
+        for (CSVRecord row : rows) {
+            int[] leading = row.size() > at ? Cells.leading(row.get(at)) : null;
+            if (leading != null) {
+                local = true;
+                dayFits &= leading[1] <= 12;
+                monthFits &= leading[0] <= 12;
+            }
+        }
+        order = !local
+                ? DateOrder.YEAR_FIRST
+                : wish.order() != null
+                        ? wish.order()
+                        : monthFits && !dayFits ? DateOrder.MONTH_FIRST : DateOrder.DAY_FIRST;
+        ambiguous = local && dayFits && monthFits && wish.order() == null;
+        if (ambiguous) {
+            warnings.add(new Warning(0, "the dates fit day-first and month-first; they were read day-first", false));
+        }
+    }
+
+    /** The unit of the temperatures where no heading and no grower says it: by the size of the figures. */
+    void settleUnits(Column warmest) {
+        int at = layout.find(warmest);
+        Unit said = layout.columns().get(at).unit();
+        Unit unit = said;
+        if (said == null) {
+            double[] figures = rows.stream()
+                    .filter(row -> row.size() > at && !Cells.isMissing(row.get(at)))
+                    .map(row -> Cells.number(row.get(at)))
+                    .filter(figure -> figure != null)
+                    .mapToDouble(Double::doubleValue)
+                    .toArray();
+            Arrays.sort(figures);
+            double middle = figures.length == 0 ? 0 : Quantile.of(figures, 0.5);
+            double ninth = figures.length == 0 ? 0 : Quantile.of(figures, 0.9);
+            boolean whole = Arrays.stream(figures).allMatch(figure -> figure == Math.rint(figure));
+            unit = whole && ninth > TENTHS_ABOVE ? Unit.TENTHS : middle > TOO_WARM ? Unit.FAHRENHEIT : Unit.CELSIUS;
+            String what = warmest == Column.MAXIMUM ? "maxima" : "temperatures";
+            if (unit == Unit.FAHRENHEIT) {
+                warnings.add(new Warning(
+                        0, "half of the " + what + " are above 45, so the figures were taken as °F", false));
+            } else if (unit == Unit.TENTHS) {
+                warnings.add(new Warning(
+                        0, "the " + what + " are whole and go above 130, so they were taken as tenths of °C", false));
+            }
+        }
+        for (int i = 0; i < layout.columns().size(); i++) {
+            Layout.Seen column = layout.columns().get(i);
+            if (column.column().isTemperature() && column.unit() == null) {
+                layout = layout.with(i, unit);
+            }
+        }
+    }
+
+    /** °C; null after saying what is wrong with the cell. */
+    Double celsius(CSVRecord row, Column column, long line) {
+        int at = layout.find(column);
+        Double figure = Cells.number(row.get(at));
+        if (figure == null) {
+            warnings.add(new Warning(line, "“" + row.get(at) + "” is not a temperature", true));
+            return null;
+        }
+        return layout.columns().get(at).unit().kept(figure);
+    }
+
+    static boolean isBeyond(double celsius) {
+        return celsius < COLDEST || celsius > HOTTEST;
+    }
+
+    /** Whether the row's own flag says that it is not to be trusted. */
+    boolean isFlagged(CSVRecord row, long line) {
+        int at = layout.find(Column.FLAG);
+        if (at < 0 || row.size() <= at) {
+            return false;
+        }
+        String flag = row.get(at);
+        if (Cells.isBad(flag)) {
+            warnings.add(new Warning(line, "flagged “" + flag + "” by whoever made the file", true));
+            return true;
+        }
+        if (!Cells.isKnown(flag) && strangeFlags.size() < 20 && strangeFlags.add(flag)) {
+            warnings.add(new Warning(line, "what the flag “" + flag + "” means is not known; kept", false));
+        }
+        return false;
+    }
+
+    /** What stands in the row beside the temperature. */
+    Map<Element, Double> elements(CSVRecord row, long line) {
+        Map<Element, Double> values = new EnumMap<>(Element.class);
+        for (int i = 0; i < Math.min(row.size(), layout.columns().size()); i++) {
+            Element element = layout.columns().get(i).column().element();
+            if (element == null || Cells.isMissing(row.get(i))) {
+                continue;
+            }
+            Double figure = Cells.number(row.get(i));
+            double value =
+                    figure == null ? Double.NaN : layout.columns().get(i).unit().kept(figure);
+            if (element.allows(value)) {
+                values.put(element, value);
+            } else {
+                warnings.add(
+                        new Warning(line, "“" + row.get(i) + "” cannot be " + element.words() + "; not used", false));
+            }
+        }
+        return values;
+    }
+
+    /** When not one row could be read. */
+    WeatherFile.Reading nothing(String columns) {
+        return WeatherFile.Reading.failed(
+                "The columns " + columns + " were found, but no row could be read"
+                        + (warnings.isEmpty()
+                                ? "."
+                                : ": line " + warnings.get(0).line() + ", "
+                                        + warnings.get(0).words() + "."),
+                layout);
+    }
+
+    String heading(Column column) {
+        return layout.columns().get(layout.find(column)).heading();
+    }
+
+    List<Warning> sorted() {
+        warnings.sort((a, b) -> Long.compare(a.line(), b.line()));
+        return List.copyOf(warnings);
+    }
+}
