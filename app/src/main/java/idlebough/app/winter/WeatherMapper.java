@@ -8,6 +8,7 @@ import java.nio.ByteBuffer;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import org.apache.ibatis.annotations.Mapper;
@@ -29,14 +30,6 @@ public interface WeatherMapper {
      * @param hours 24 doubles, big-endian; null for a day that was not measured by the hour
      */
     record Day(String stationId, LocalDate day, double minimum, double maximum, byte[] hours) {
-        static Day of(DailyExtremes day, double[] celsius) {
-            ByteBuffer packed = celsius == null ? null : ByteBuffer.allocate(24 * Double.BYTES);
-            if (packed != null) {
-                packed.asDoubleBuffer().put(celsius);
-            }
-            return new Day(null, day.date(), day.minimum(), day.maximum(), packed == null ? null : packed.array());
-        }
-
         public DailyExtremes extremes() {
             return DailyExtremes.measured(day, minimum, maximum);
         }
@@ -49,6 +42,25 @@ public interface WeatherMapper {
             double[] celsius = new double[24];
             ByteBuffer.wrap(hours).asDoubleBuffer().get(celsius);
             return celsius;
+        }
+    }
+
+    /**
+     * One day on its way in.
+     *
+     * @param hours as {@link Day#hours}, in hexadecimal; null for a day that was not measured by the hour
+     */
+    record NewDay(LocalDate day, double minimum, double maximum, String hours) {
+        static NewDay of(DailyExtremes day, double[] celsius) {
+            ByteBuffer packed = celsius == null ? null : ByteBuffer.allocate(24 * Double.BYTES);
+            if (packed != null) {
+                packed.asDoubleBuffer().put(celsius);
+            }
+            return new NewDay(
+                    day.date(),
+                    day.minimum(),
+                    day.maximum(),
+                    packed == null ? null : HexFormat.of().formatHex(packed.array()));
         }
     }
 
@@ -142,16 +154,21 @@ public interface WeatherMapper {
             @Param("content") byte[] content,
             @Param("at") Instant at);
 
-    /** Days already there keep their values: the first file that gave them stands. @return how many were new */
+    /**
+     * Days already there keep their values: the first file that gave them stands.
+     *
+     * @param days a JSON array of {@link NewDay}: thousands of rows go in with one statement
+     * @return how many were new
+     */
     int addDays(
             @Param("scope") Scope scope,
             @Param("station") String station,
             @Param("file") String file,
-            @Param("days") List<Day> days);
+            @Param("days") String days);
 
     int addBeside(
             @Param("scope") Scope scope,
             @Param("station") String station,
             @Param("file") String file,
-            @Param("days") List<Beside> days);
+            @Param("days") String days);
 }

@@ -21,16 +21,19 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What the stations measured, stored as given and put together when it is read. */
 @Service
 public class WeatherService {
-    private static final int BATCH = 500;
+    private static final int BATCH = 2000;
     private final WeatherMapper weather;
     private final OrchardMapper orchards;
     private final Clock clock;
+    private final JsonMapper json;
 
-    WeatherService(WeatherMapper weather, OrchardMapper orchards, Clock clock) {
+    WeatherService(WeatherMapper weather, OrchardMapper orchards, Clock clock, JsonMapper json) {
+        this.json = json;
         this.weather = weather;
         this.orchards = orchards;
         this.clock = clock;
@@ -82,31 +85,43 @@ public class WeatherService {
             return 0;
         }
         watch.at(0.2);
-        int all = reading.days().size() + reading.weather().size();
-        int added = 0;
-        List<DailyExtremes> days = reading.days();
-        for (int from = 0; from < days.size(); from += BATCH) {
-            added += weather.addDays(
-                    scope,
-                    station,
-                    file,
-                    days.subList(from, Math.min(days.size(), from + BATCH)).stream()
-                            .map(day ->
-                                    WeatherMapper.Day.of(day, reading.hours().get(day.date())))
-                            .toList());
-            watch.at(0.2 + 0.8 * from / all);
-        }
+        int added = days(scope, station, file, reading.days(), reading.hours(), watch);
         for (int from = 0; from < reading.weather().size(); from += BATCH) {
             weather.addBeside(
                     scope,
                     station,
                     file,
-                    reading.weather().subList(from, Math.min(reading.weather().size(), from + BATCH)).stream()
-                            .map(WeatherMapper.Beside::of)
-                            .toList());
-            watch.at(0.2 + 0.8 * (days.size() + from) / all);
+                    json.writeValueAsString(
+                            reading
+                                    .weather()
+                                    .subList(from, Math.min(reading.weather().size(), from + BATCH))
+                                    .stream()
+                                    .map(WeatherMapper.Beside::of)
+                                    .toList()));
+            watch.at(0.8 + 0.2 * from / reading.weather().size());
         }
         orchards.bumpWeather(scope);
+        return added;
+    }
+
+    private int days(
+            Scope scope,
+            String station,
+            String file,
+            List<DailyExtremes> days,
+            Map<LocalDate, double[]> hours,
+            Watch watch) {
+        int added = 0;
+        for (int from = 0; from < days.size(); from += BATCH) {
+            added += weather.addDays(
+                    scope,
+                    station,
+                    file,
+                    json.writeValueAsString(days.subList(from, Math.min(days.size(), from + BATCH)).stream()
+                            .map(day -> WeatherMapper.NewDay.of(day, hours.get(day.date())))
+                            .toList()));
+            watch.at(0.2 + 0.6 * from / days.size());
+        }
         return added;
     }
 
@@ -159,15 +174,7 @@ public class WeatherService {
         String file = Ids.next();
         byte[] kept = (new String(typed, StandardCharsets.UTF_8) + "\n" + file).getBytes(StandardCharsets.UTF_8);
         weather.addFile(scope, file, id, "monthly means", sha256(kept), kept, clock.instant());
-        for (int from = 0; from < days.size(); from += BATCH) {
-            weather.addDays(
-                    scope,
-                    id,
-                    file,
-                    days.subList(from, Math.min(days.size(), from + BATCH)).stream()
-                            .map(day -> WeatherMapper.Day.of(day, null))
-                            .toList());
-        }
+        days(scope, id, file, days, Map.of(), Watch.NONE);
         orchards.bumpWeather(scope);
         return true;
     }

@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.StationRecord;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -11,9 +12,10 @@ import java.util.Locale;
  * One calendar year of a record as a strip 732 units wide, two a day: where days are missing.
  *
  * @param days measured
+ * @param lent path of the days that another station gave
  * @param bridged path of the short gaps that are bridged, and missing of the longer ones
  */
-public record YearStrip(int year, int days, double from, double to, String bridged, String missing) {
+public record YearStrip(int year, int days, double from, double to, String lent, String bridged, String missing) {
     private static final double DAY = 2;
 
     /** Every year that the record touches, oldest first. */
@@ -36,13 +38,20 @@ public record YearStrip(int year, int days, double from, double to, String bridg
                 LocalDate b = gap.to().isBefore(last) ? gap.to() : last;
                 if (!a.isAfter(b)) {
                     gone += ChronoUnit.DAYS.between(a, b) + 1;
-                    (gap.length() <= StationRecord.LONGEST_FILLED ? bridged : missing)
-                            .append(String.format(
-                                    Locale.ROOT,
-                                    "M%.0f 0h%.0fv10h-%.0fz",
-                                    DAY * (a.getDayOfYear() - 1),
-                                    DAY * (ChronoUnit.DAYS.between(a, b) + 1),
-                                    DAY * (ChronoUnit.DAYS.between(a, b) + 1)));
+                    (gap.length() <= StationRecord.LONGEST_FILLED ? bridged : missing).append(run(a, b));
+                }
+            }
+            StringBuilder lent = new StringBuilder();
+            LocalDate begin = null;
+            for (LocalDate date = from; !date.isAfter(to.plusDays(1)); date = date.plusDays(1)) {
+                boolean neighbour = !date.isAfter(to)
+                        && record.on(date) != null
+                        && record.on(date).origin() == DailyExtremes.Origin.NEIGHBOUR;
+                if (neighbour && begin == null) {
+                    begin = date;
+                } else if (!neighbour && begin != null) {
+                    lent.append(run(begin, date.minusDays(1)));
+                    begin = null;
                 }
             }
             strips.add(new YearStrip(
@@ -50,9 +59,15 @@ public record YearStrip(int year, int days, double from, double to, String bridg
                     (int) (ChronoUnit.DAYS.between(from, to) + 1 - gone),
                     DAY * (from.getDayOfYear() - 1),
                     DAY * to.getDayOfYear(),
+                    lent.toString(),
                     bridged.toString(),
                     missing.toString()));
         }
         return strips;
+    }
+
+    private static String run(LocalDate from, LocalDate to) {
+        double wide = DAY * (ChronoUnit.DAYS.between(from, to) + 1);
+        return String.format(Locale.ROOT, "M%.0f 0h%.0fv10h-%.0fz", DAY * (from.getDayOfYear() - 1), wide, wide);
     }
 }

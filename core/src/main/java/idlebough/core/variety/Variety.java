@@ -61,13 +61,22 @@ public record Variety(
 
     /** With this orchard's own chill need in place of the shipped one, in the same unit. */
     public Variety withChill(double need) {
+        return withChill(need, Certainty.SURE, true);
+    }
+
+    /** The same with a chill need that is known a grade less surely. */
+    Variety lessSure() {
+        return withChill(chillNeed, chillCertainty.dropped(), overridden);
+    }
+
+    private Variety withChill(double need, Certainty certainty, boolean own) {
         return new Variety(
                 key,
                 crop,
                 name,
                 need,
                 chillModel,
-                Certainty.SURE,
+                certainty,
                 bloomGroup,
                 ploidy,
                 alleles,
@@ -78,6 +87,6 @@ public record Variety(
                 coldCelsius,
                 uses,
                 origin,
-                true);
+                own);
     }
 }

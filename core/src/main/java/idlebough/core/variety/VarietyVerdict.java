@@ -15,6 +15,7 @@ import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteRules;
 import idlebough.core.site.SoilPit;
 import idlebough.core.winter.ChillMatch;
+import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.WinterLedger;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,7 +36,10 @@ public record VarietyVerdict(Variety variety, ChillMatch match, List<Finding> fi
     /**
      * @param pits of the site, may be empty; the variety is judged by the one that suits it best, since it may be planted there
      */
-    public static VarietyVerdict of(Variety variety, WinterLedger winters, List<SoilPit> pits) {
+    public static VarietyVerdict of(Variety known, WinterLedger winters, List<SoilPit> pits) {
+        // A need known only in hours is a grade less sure in mild places, where hours mislead (winter.md 4).
+        boolean hours = known.chillModel() == ChillModel.HOURS || known.chillModel() == ChillModel.HOURS_BELOW;
+        Variety variety = hours && winters.isMild() && !known.overridden() ? known.lessSure() : known;
         List<Finding> findings = new ArrayList<>();
         ChillMatch match = null;
         if (!winters.usable().isEmpty()) {
@@ -80,13 +84,33 @@ public record VarietyVerdict(Variety variety, ChillMatch match, List<Finding> fi
                         - ChillMatch.of(variety.chillNeed() + half, totals).share())
                 / 2;
         double bySample = (match.high() - match.low()) / 2;
+        // Made winters may be a degree off as a whole, and that moves all of them together.
+        double byMeans = winters.colder() == null
+                ? 0
+                : Math.abs(ChillMatch.of(variety.chillNeed(), winters.colder().totals(variety.chillModel()))
+                                        .share()
+                                - ChillMatch.of(
+                                                variety.chillNeed(),
+                                                winters.warmer().totals(variety.chillModel()))
+                                        .share())
+                        / 2;
         // A share of 1 or 0 cannot be told apart from 0.9 by a short record alone; when the need at its highest is met
         // (or at its lowest fails) every time, it can.
-        boolean clear = ChillMatch.of(variety.chillNeed() + half, totals).share() == 1;
+        boolean clear = ChillMatch.of(variety.chillNeed() + half, totals).share() == 1
+                && (winters.warmer() == null
+                        || ChillMatch.of(
+                                                variety.chillNeed() + half,
+                                                winters.warmer().totals(variety.chillModel()))
+                                        .share()
+                                == 1);
         Standing standing = clear
                 ? Standing.SOUND
                 : Standing.of(
-                        match.share(), Math.min(byNeed + bySample, 0.5), WANTED_SHARE, 0, Standing.Wanted.AT_LEAST);
+                        match.share(),
+                        Math.min(byNeed + bySample + byMeans, 0.5),
+                        WANTED_SHARE,
+                        0,
+                        Standing.Wanted.AT_LEAST);
         String unit = variety.chillModel().unit();
         return new Finding(
                 CHILL_RULE,
@@ -117,7 +141,12 @@ public record VarietyVerdict(Variety variety, ChillMatch match, List<Finding> fi
     private static Finding cold(Variety variety, WinterLedger winters) {
         double coldest = Arrays.stream(winters.lowest()).min().orElseThrow();
         // Limits of hardened wood are told to a few degrees only: three kelvin of our own choice, one for the screen.
-        Standing standing = Standing.of(coldest, 1, variety.coldCelsius(), 3, Standing.Wanted.AT_LEAST);
+        Standing standing = Standing.of(
+                coldest,
+                winters.colder() == null ? 1 : 1 + WinterLedger.MEANS_KELVIN,
+                variety.coldCelsius(),
+                3,
+                Standing.Wanted.AT_LEAST);
         return new Finding(
                 COLD_RULE,
                 "variety:" + variety.key(),

@@ -12,9 +12,11 @@ final class Cells {
     private static final Set<String> MISSING = Set.of(
             "", "na", "n/a", "nan", "null", "-", "--", "-99", "-99.9", "-999", "-999.0", "-999.9", "-9999", "-9999.0",
             "9999", "999.9", "m", "x");
-    private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d+(\\.\\d*)?|\\.\\d+)");
+    /** No thermometer has more. */
+    private static final int MOST_DIGITS = 15;
+
     private static final Pattern DATE =
-            Pattern.compile("(\\d{1,4})[-/. ](\\d{1,2})[-/. ](\\d{1,4}).*|(\\d{4})(\\d{2})(\\d{2})(\\d{2})?");
+            Pattern.compile("(\\d{1,4})[-/. ](\\d{1,2})[-/. ](\\d{1,4}).*|(\\d{4})(\\d{2})(\\d{2})(\\d{2}){0,2}");
     private static final Set<String> BAD_FLAGS = Set.of(
             "b",
             "bad",
@@ -39,13 +41,40 @@ final class Cells {
     private Cells() {}
 
     static boolean isMissing(String cell) {
-        return MISSING.contains(cell.strip().toLowerCase(Locale.ROOT));
+        return !isPlain(cell) && MISSING.contains(cell.strip().toLowerCase(Locale.ROOT));
+    }
+
+    /** Whether it is a figure at first sight, and no code for nothing: those are negative, or all nines. */
+    private static boolean isPlain(String cell) {
+        return !cell.isEmpty() && cell.charAt(0) >= '0' && cell.charAt(0) <= '8';
     }
 
     /** With a decimal point or comma, and any minus sign; null when it is not a figure. */
     static Double number(String cell) {
-        String plain = cell.strip().replace('\u2212', '-').replace(',', '.');
-        return NUMBER.matcher(plain).matches() ? Double.valueOf(plain) : null;
+        String plain = cell.strip();
+        boolean negative = !plain.isEmpty() && (plain.charAt(0) == '-' || plain.charAt(0) == '\u2212');
+        int from = negative || !plain.isEmpty() && plain.charAt(0) == '+' ? 1 : 0;
+        long digits = 0;
+        int count = 0;
+        int after = -1;
+        for (int i = from; i < plain.length(); i++) {
+            char c = plain.charAt(i);
+            if (c >= '0' && c <= '9') {
+                digits = 10 * digits + (c - '0');
+                count++;
+                after += after >= 0 ? 1 : 0;
+            } else if ((c == '.' || c == ',') && after < 0) {
+                after = 0;
+            } else {
+                return null;
+            }
+        }
+        if (count == 0 || count > MOST_DIGITS) {
+            return null;
+        }
+        // A whole number below 2^53 over a power of ten below 10^23 is rounded once, as the exact decimal would be.
+        double value = after > 0 ? digits / Math.pow(10, after) : digits;
+        return negative ? -value : value;
     }
 
     /** The first part of it may be a date; null when the calendar has none such. */

@@ -80,6 +80,11 @@ public enum ChillModel {
         return source;
     }
 
+    /** Whether warm hours take away from the total, so that it may end below nought. */
+    public boolean mayFall() {
+        return this == UTAH || this == CAROLINA || this == LOW_CHILL;
+    }
+
     /** A fresh state, with which a season begins. */
     public ChillState begin() {
         return start.get();

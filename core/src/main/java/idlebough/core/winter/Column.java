@@ -274,11 +274,13 @@ public enum Column {
             }
             low |= MINIMUM.names.contains(word) || GLUED_LOW.matcher(word).matches();
             high |= MAXIMUM.names.contains(word) || GLUED_HIGH.matcher(word).matches();
-            if (first == NOTHING) {
-                first = Arrays.stream(values())
-                        .filter(column -> column.names.contains(word))
-                        .findFirst()
-                        .orElse(NOTHING);
+            Column found = Arrays.stream(values())
+                    .filter(column -> column.names.contains(word))
+                    .findFirst()
+                    .orElse(NOTHING);
+            // In “max wind” it is the wind that counts.
+            if (first == NOTHING || first.element == null && found.element != null) {
+                first = found;
             }
         }
         if (low && high) {

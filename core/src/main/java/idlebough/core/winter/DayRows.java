@@ -23,10 +23,11 @@ final class DayRows extends TableRows {
     }
 
     @Override
-    public WeatherFile.Reading reading() {
+    public WeatherFile.Reading reading(Watch watch) {
         settleOrder();
         settleUnits(Column.MAXIMUM);
         for (int i = 0; i < rows.size(); i++) {
+            look(i, rows.size(), watch);
             take(rows.get(i), lines.get(i));
         }
         NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();

@@ -29,7 +29,7 @@ import org.apache.commons.csv.CSVRecord;
  */
 final class HourRows extends TableRows {
     private static final Pattern CLOCK = Pattern.compile(
-            ".*?\\d(?:[T ,;]+)(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}:?\\d{2})?|\\d{8}(\\d{2})(\\d{2})?");
+            "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}:?\\d{2})?|\\d{8}(\\d{2})(\\d{2})?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
     private static final double STEP = 15;
     private static final int DAY = 24 * 60;
@@ -61,12 +61,13 @@ final class HourRows extends TableRows {
     }
 
     @Override
-    public WeatherFile.Reading reading() {
+    public WeatherFile.Reading reading(Watch watch) {
         settleOrder();
         settleUnits(Column.TEMPERATURE);
         Double last = null;
         int run = 1;
         for (int i = 0; i < rows.size(); i++) {
+            look(i, rows.size(), watch);
             Double celsius = take(rows.get(i), lines.get(i));
             if (celsius == null) {
                 continue;
@@ -99,10 +100,10 @@ final class HourRows extends TableRows {
             return null;
         }
         String date = row.get(layout.find(Column.DATE));
-        String typed = layout.has(Column.TIME) ? date + " " + row.get(layout.find(Column.TIME)) : date;
-        LocalDateTime when = moment(date, layout.has(Column.TIME) ? row.get(layout.find(Column.TIME)) : null);
+        String time = layout.has(Column.TIME) ? row.get(layout.find(Column.TIME)) : null;
+        LocalDateTime when = moment(date, time);
         if (when == null) {
-            warnings.add(new Warning(line, "“" + typed + "” is not a time", true));
+            warnings.add(new Warning(line, "“" + (time == null ? date : date + " " + time) + "” is not a time", true));
             return null;
         }
         if (isFlagged(row, line)) {
@@ -141,9 +142,9 @@ final class HourRows extends TableRows {
 
     /** In local standard time; null when the cells are no moment. */
     private LocalDateTime moment(String dateCell, String timeCell) {
-        LocalDate date = Cells.date(dateCell.strip(), order);
-        Matcher part =
-                (timeCell == null ? CLOCK : HOUR).matcher(timeCell == null ? dateCell.strip() : timeCell.strip());
+        LocalDate date = date(dateCell);
+        String clock = timeCell == null ? dateCell.substring(dayOf(dateCell).length()) : timeCell;
+        Matcher part = (timeCell == null ? CLOCK : HOUR).matcher(clock.isEmpty() ? dateCell : clock);
         if (date == null || !part.matches()) {
             return null;
         }

@@ -54,6 +54,41 @@ public record SafeChill(
         return rank;
     }
 
+    /**
+     * Between which levels the true one lies, each bound with 90 % confidence, if the winters scatter normally: it widens
+     * honestly when they are few, and says nothing with one.
+     *
+     * @param low and high: NaN with fewer than two winters
+     */
+    public record Interval(double low, double high) {}
+
+    /** See {@link Tolerance} for how. */
+    public Interval interval() {
+        if (winters < 2) {
+            return new Interval(Double.NaN, Double.NaN);
+        }
+        double mean = Arrays.stream(totals).average().orElseThrow();
+        double squares = Arrays.stream(totals).map(t -> (t - mean) * (t - mean)).sum();
+        double deviation = Math.sqrt(squares / (winters - 1));
+        double low = mean - Tolerance.factor(winters, 1 - SHARE, CONFIDENCE) * deviation;
+        return new Interval(
+                model.mayFall() ? low : Math.max(0, low),
+                mean - Tolerance.factor(winters, 1 - SHARE, 1 - CONFIDENCE) * deviation);
+    }
+
+    /** For made winters: the interval of the same winters a degree colder and a degree warmer as well. */
+    public Interval interval(WinterLedger ledger) {
+        Interval own = interval();
+        if (ledger.colder() == null || winters < 2) {
+            return own;
+        }
+        Interval colder = of(model, ledger.colder().totals(model)).interval();
+        Interval warmer = of(model, ledger.warmer().totals(model)).interval();
+        return new Interval(
+                Math.min(own.low(), Math.min(colder.low(), warmer.low())),
+                Math.max(own.high(), Math.max(colder.high(), warmer.high())));
+    }
+
     /** How much a figure from so many winters says. */
     public String trust() {
         if (winters >= 20) {
@@ -86,6 +121,16 @@ public record SafeChill(
             } else {
                 steps.step("with 90 % confidence the true level is not below {}", Amount.of(lowerBound, DECIMAL));
             }
+        }
+        Interval interval = interval();
+        if (!Double.isNaN(interval.low())) {
+            double mean = Arrays.stream(totals).average().orElseThrow();
+            steps.step(
+                    "if they scatter normally about {}, the level of nine in ten lies between {} and {}, each with 90 % confidence: a tolerance limit for {} winters (Natrella 1963)",
+                    Amount.of(mean, DECIMAL),
+                    Amount.of(interval.low(), DECIMAL),
+                    Amount.of(interval.high(), DECIMAL),
+                    Amount.count(winters));
         }
         return steps.sensitive("Most sensitive to the two or three mildest winters, and to the season's first day.")
                 .from(model.source());

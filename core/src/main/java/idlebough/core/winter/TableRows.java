@@ -2,6 +2,7 @@ package idlebough.core.winter;
 
 import idlebough.core.winter.WeatherFile.DateOrder;
 import idlebough.core.winter.WeatherFile.Warning;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -24,6 +25,8 @@ abstract class TableRows implements WeatherFile.Rows {
     private static final double TOO_WARM = 45;
 
     private static final double TENTHS_ABOVE = 130;
+    /** No date is shorter; the parts of a date may be set apart by spaces too. */
+    private static final int FIRST_TIME = 6;
 
     final WeatherFile.Wish wish;
     final List<CSVRecord> rows = new ArrayList<>();
@@ -31,6 +34,8 @@ abstract class TableRows implements WeatherFile.Rows {
     final List<Warning> warnings = new ArrayList<>();
     private final Set<String> strangeFlags = new HashSet<>();
     private final int widest;
+    private String lastDay;
+    private LocalDate lastDate;
     Layout layout;
     DateOrder order;
     boolean ambiguous;
@@ -43,6 +48,13 @@ abstract class TableRows implements WeatherFile.Rows {
             needed = Math.max(needed, layout.find(column));
         }
         this.widest = needed;
+    }
+
+    /** Said while the rows are understood, which takes as long again as reading them. */
+    static void look(int row, int of, Watch watch) {
+        if ((row & 0xfff) == 0) {
+            watch.at(0.4 + 0.6 * row / of);
+        }
     }
 
     @Override
@@ -59,14 +71,26 @@ abstract class TableRows implements WeatherFile.Rows {
         return true;
     }
 
+    /** The part of a cell before its time of day. */
+    static String dayOf(String cell) {
+        int end = cell.indexOf('T');
+        if (end < 0) {
+            end = cell.indexOf(' ', Math.min(cell.length(), FIRST_TIME));
+        }
+        return end < 0 ? cell : cell.substring(0, end);
+    }
+
     /** Which order fits all dates; says so when more than one does. */
     void settleOrder() {
         int at = layout.find(Column.DATE);
         boolean dayFits = true;
         boolean monthFits = true;
         boolean local = false;
+        String before = "";
         for (CSVRecord row : rows) {
-            int[] leading = row.size() > at ? Cells.leading(row.get(at)) : null;
+            String day = row.size() > at ? dayOf(row.get(at)) : before;
+            int[] leading = day.equals(before) ? null : Cells.leading(day);
+            before = day;
             if (leading != null) {
                 local = true;
                 dayFits &= leading[1] <= 12;
@@ -82,6 +106,16 @@ abstract class TableRows implements WeatherFile.Rows {
         if (ambiguous) {
             warnings.add(new Warning(0, "the dates fit day-first and month-first; they were read day-first", false));
         }
+    }
+
+    /** Rows of one day follow each other, so the date is mostly the one before. */
+    LocalDate date(String cell) {
+        String day = dayOf(cell);
+        if (!day.equals(lastDay)) {
+            lastDay = day;
+            lastDate = Cells.date(cell, order);
+        }
+        return lastDate;
     }
 
     /** The unit of the temperatures where no heading and no grower says it: by the size of the figures. */

@@ -6,9 +6,9 @@ import java.util.regex.Pattern;
 
 /** The units in which a weather table may give a column, and how they come to the unit in which it is kept. */
 public enum Unit {
-    CELSIUS("°C", "°c|_c\\b|celsius|degc|\\(c\\)", 0, 1, 1),
+    CELSIUS("°C", "(?<!0[.,]1 ?)°c|_c\\b|celsius|degc|\\(c\\)", 0, 1, 1),
     FAHRENHEIT("°F", "°f|\\bf\\b|_f\\b|fahrenheit|degf", 32, 1, 1.8),
-    KELVIN("K", "\\(k\\)|_k\\b|kelvin", 273.15, 1, 1),
+    KELVIN("K", "\\bk\\b|_k\\b|kelvin", 273.15, 1, 1),
     TENTHS("tenths of °C", "0[.,]1 ?°|tenth|1/10", 0, 1, 10),
     MILLIMETRES("mm", "\\bmm\\b|_mm\\b", 0, 1, 1),
     CENTIMETRES("cm", "\\bcm\\b|_cm\\b", 0, 10, 1),

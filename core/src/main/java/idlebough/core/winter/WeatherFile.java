@@ -144,7 +144,7 @@ public final class WeatherFile {
         try {
             Rows rows = layout.isHourly() ? new HourRows(layout, wish, zone) : new DayRows(layout, wish);
             feed(rows, text, layout, watch, lines.size());
-            return rows.reading();
+            return rows.reading(watch);
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             return Reading.failed("The table breaks off inside a quoted cell; check the quotation marks.");
         }
@@ -154,7 +154,7 @@ public final class WeatherFile {
     interface Rows {
         void accept(long line, CSVRecord row);
 
-        Reading reading();
+        Reading reading(Watch watch);
     }
 
     private static void feed(Rows rows, String text, Layout layout, Watch watch, int lines) throws IOException {
@@ -174,7 +174,7 @@ public final class WeatherFile {
                 long line = layout.first() + parser.getCurrentLineNumber();
                 rows.accept(line, row);
                 if ((line & 0xfff) == 0) {
-                    watch.at(Math.min(1, (double) line / lines));
+                    watch.at(0.4 * Math.min(1, (double) line / lines));
                 }
             }
         }

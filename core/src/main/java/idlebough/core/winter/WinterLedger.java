@@ -17,20 +17,63 @@ import java.util.Map;
  * the season cut out of them, so that the window's edges have their neighbour days.
  */
 public final class WinterLedger {
+    /** Twelve monthly means of an almanac or a neighbour may be so far off for this place and these decades, K. */
+    public static final double MEANS_KELVIN = 1;
+
+    private static final double MILD = 8;
     private final Season season;
     private final List<Winter> winters;
     private final Running running;
+    private final double coldestMonth;
+    private final WinterLedger colder;
+    private final WinterLedger warmer;
 
-    private WinterLedger(Season season, List<Winter> winters, Running running) {
+    private WinterLedger(
+            Season season,
+            List<Winter> winters,
+            Running running,
+            double coldestMonth,
+            WinterLedger colder,
+            WinterLedger warmer) {
         this.running = running;
         this.season = season;
         this.winters = List.copyOf(winters);
+        this.coldestMonth = coldestMonth;
+        this.colder = colder;
+        this.warmer = warmer;
+    }
+
+    /**
+     * How the winters are counted.
+     *
+     * @param utahOwnStart whether Utah units begin at their own start; see {@link UtahStart}
+     * @param made whether the days are made from monthly means, so that they may be off as a whole
+     */
+    public record Counting(boolean utahOwnStart, boolean made) {
+        public static final Counting USUAL = new Counting(false, false);
     }
 
     /**
      * @param latitude degrees, south negative; decides day length and the season
      */
     public static WinterLedger of(StationRecord record, double latitude) {
+        return of(record, latitude, Counting.USUAL);
+    }
+
+    public static WinterLedger of(StationRecord record, double latitude, Counting counting) {
+        Counting plain = new Counting(counting.utahOwnStart(), false);
+        return counting.made()
+                ? of(
+                        record,
+                        latitude,
+                        plain,
+                        of(record.warmedBy(-MEANS_KELVIN), latitude, plain),
+                        of(record.warmedBy(MEANS_KELVIN), latitude, plain))
+                : of(record, latitude, plain, null, null);
+    }
+
+    private static WinterLedger of(
+            StationRecord record, double latitude, Counting counting, WinterLedger colder, WinterLedger warmer) {
         Season season = Season.at(latitude);
         List<Winter> winters = new ArrayList<>();
         if (!record.isEmpty()) {
@@ -38,26 +81,45 @@ public final class WinterLedger {
                 LocalDate from = season.first(year);
                 LocalDate to = season.last(year);
                 if (!to.isBefore(record.first()) && !from.isAfter(record.last())) {
-                    winters.add(reckon(record, latitude, year, from, to));
+                    winters.add(reckon(record, latitude, counting, year, from, to));
                 }
             }
         }
-        return new WinterLedger(season, winters, record.isEmpty() ? null : running(record, latitude, season));
+        return new WinterLedger(
+                season,
+                winters,
+                record.isEmpty() ? null : running(record, latitude, season, counting),
+                coldestMonth(record),
+                colder,
+                warmer);
     }
 
-    private static Winter reckon(StationRecord record, double latitude, int year, LocalDate from, LocalDate to) {
+    private static Winter reckon(
+            StationRecord record, double latitude, Counting counting, int year, LocalDate from, LocalDate to) {
         StationRecord.Window window = record.window(from, to);
         if (!window.status().usable()) {
             return new Winter(
-                    year, window.status(), window.missing(), window.neighbours(), Map.of(), Map.of(), Double.NaN);
+                    year, window.status(), window.missing(), window.neighbours(), Map.of(), Map.of(), null, Double.NaN);
         }
         Map<ChillModel, List<Double>> daily = ChillPass.daily(
                 SeasonHours.of(record, window, latitude, from, to).celsius());
+        UtahStart utah = counting.utahOwnStart() ? UtahStart.of(record, latitude, Season.at(latitude), year, to) : null;
+        if (utah != null) {
+            daily.put(ChillModel.UTAH, utah.daily());
+        }
         Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
         daily.forEach((model, running) -> totals.put(model, running.get(running.size() - 1)));
         double lowest =
                 window.days().stream().mapToDouble(DailyExtremes::minimum).min().orElse(Double.NaN);
-        return new Winter(year, window.status(), window.missing(), window.neighbours(), totals, daily, lowest);
+        return new Winter(
+                year,
+                window.status(),
+                window.missing(),
+                window.neighbours(),
+                totals,
+                daily,
+                utah == null ? null : utah.from(),
+                lowest);
     }
 
     /**
@@ -68,7 +130,7 @@ public final class WinterLedger {
      */
     public record Running(int year, LocalDate until, Map<ChillModel, List<Double>> daily) {}
 
-    private static Running running(StationRecord record, double latitude, Season season) {
+    private static Running running(StationRecord record, double latitude, Season season, Counting counting) {
         LocalDate last = record.last();
         for (int year = last.getYear(); year <= last.getYear() + 1; year++) {
             LocalDate from = season.first(year);
@@ -79,9 +141,46 @@ public final class WinterLedger {
             if (hours == null) {
                 return null;
             }
-            return new Running(year, last, ChillPass.daily(hours.celsius()));
+            Map<ChillModel, List<Double>> daily = ChillPass.daily(hours.celsius());
+            UtahStart utah = counting.utahOwnStart() ? UtahStart.of(record, latitude, season, year, last) : null;
+            if (utah != null) {
+                daily.put(ChillModel.UTAH, utah.daily());
+            }
+            return new Running(year, last, daily);
         }
         return null;
+    }
+
+    /** Mean temperature of the coldest calendar month of the record, °C; NaN when it is empty. */
+    private static double coldestMonth(StationRecord record) {
+        double[] sum = new double[12];
+        int[] days = new int[12];
+        for (DailyExtremes day : record.days()) {
+            int month = day.date().getMonthValue() - 1;
+            sum[month] += (day.minimum() + day.maximum()) / 2;
+            days[month]++;
+        }
+        double coldest = Double.NaN;
+        for (int month = 0; month < 12; month++) {
+            if (days[month] > 0 && !(sum[month] / days[month] >= coldest)) {
+                coldest = sum[month] / days[month];
+            }
+        }
+        return coldest;
+    }
+
+    /** Whether the coldest month's mean is above 8 °C, where counting hours misleads (winter.md 4, project choice). */
+    public boolean isMild() {
+        return coldestMonth > MILD;
+    }
+
+    /** The same winters a degree colder and a degree warmer, for a made record; null for a measured one. */
+    public WinterLedger colder() {
+        return colder;
+    }
+
+    public WinterLedger warmer() {
+        return warmer;
     }
 
     /** Null when the record ends outside the season, or has a long gap in it. */

@@ -176,6 +176,128 @@ class WeatherFileTest {
                 .hasSize(2);
     }
 
+    private static WeatherFile.Wish stamped(WeatherFile.TimeScale scale) {
+        return new WeatherFile.Wish(java.util.Map.of(), java.util.Map.of(), null, scale, false);
+    }
+
+    /** Local standard time of Central Europe is an hour ahead of UTC; daylight saving two, 29 March to 25 October 2020. */
+    @Test
+    void hoursAreKeptInStandardTimeWhateverClockStampedThem() {
+        StringBuilder utc = new StringBuilder("time,temp\n");
+        StringBuilder wall = new StringBuilder("time,temp\n");
+        StringBuilder own = new StringBuilder("time,temp\n");
+        java.time.Instant begin = java.time.Instant.parse("2020-10-22T23:00:00Z");
+        for (int hour = 0; hour < 24 * 5; hour++) {
+            java.time.Instant at = begin.plusSeconds(3600L * hour);
+            String rest = "," + (hour % 24) + "\n";
+            utc.append(at.toString(), 0, 16).append(rest);
+            wall.append(at.atZone(ZONE).toLocalDateTime()).append(rest);
+            own.append(at.atZone(ZONE).toOffsetDateTime()).append(rest);
+        }
+        double[] whole = new double[24];
+        for (int hour = 0; hour < 24; hour++) {
+            whole[hour] = hour;
+        }
+        for (WeatherFile.Reading reading : java.util.List.of(
+                read(utc.toString(), stamped(WeatherFile.TimeScale.UTC)),
+                read(wall.toString(), stamped(WeatherFile.TimeScale.SUMMER)),
+                read(own.toString()))) {
+            assertThat(reading.days()).hasSize(5);
+            assertThat(reading.hours().get(LocalDate.of(2020, 10, 25))).containsExactly(whole);
+        }
+        assertThat(read(wall.toString()).warnings())
+                .as("the hour that stands twice is named")
+                .anyMatch(w -> w.words().contains("stands there already with another figure"));
+    }
+
+    /** 1 inch is 25.4 mm, 1 mph 0.44704 m/s, both exact; a mean of 100 W/m² is 8.64 MJ/m² a day. */
+    @Test
+    void moreThanTheTemperatureIsKept() {
+        StringBuilder hours =
+                new StringBuilder("Date,Time,Temp (°F),Rain (in),RH %,Wind Speed mph,Wind Gust mph,Solar W/m2\n");
+        for (int hour = 0; hour < 24; hour++) {
+            hours.append(String.format(
+                    "5/14/2021,%d:00 %s,50,0.1,%d,10,44,100%n",
+                    (hour + 11) % 12 + 1, hour < 12 ? "AM" : "PM", 40 + hour));
+        }
+        WeatherFile.Reading reading = read(hours.toString());
+        assertThat(reading.complaint()).isNull();
+        assertThat(reading.days()).containsExactly(DailyExtremes.measured(LocalDate.of(2021, 5, 14), 10, 10));
+        java.util.Map<Element, Double> day = reading.weather().get(0).values();
+        assertThat(day.get(Element.RAIN)).isCloseTo(24 * 2.54, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(day.get(Element.HUMIDITY)).isCloseTo(51.5, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(day.get(Element.WIND)).isCloseTo(4.4704, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(day.get(Element.RADIATION)).isCloseTo(8.64, org.assertj.core.data.Offset.offset(1e-9));
+        WeatherFile.Reading days = read(
+                "Fecha;T. mínima;T. máxima;Precipitación (mm);Humedad\n14.05.2021;8,2;21,4;3,5;66\n15.05.2021;;;1,0;140\n");
+        assertThat(days.days()).hasSize(1);
+        assertThat(days.with(Element.RAIN)).isEqualTo(2);
+        assertThat(days.with(Element.HUMIDITY)).isEqualTo(1);
+        assertThat(days.warnings()).anyMatch(w -> w.line() == 3 && w.words().contains("cannot be relative humidity"));
+    }
+
+    @Test
+    void theGrowerSaysWhichColumnIsWhich() {
+        String text = "nap,also,felso\n2021-01-01,-3,4\n2021-01-02,-2,5\n";
+        WeatherFile.Reading open = read(text);
+        assertThat(open.complaint()).contains("does not say which column");
+        assertThat(open.layout().columns()).extracting(Layout.Seen::heading).containsExactly("nap", "also", "felso");
+        WeatherFile.Reading said = read(
+                text,
+                new WeatherFile.Wish(
+                        java.util.Map.of(0, Column.DATE, 1, Column.MINIMUM, 2, Column.MAXIMUM),
+                        java.util.Map.of(1, Unit.CELSIUS, 2, Unit.CELSIUS),
+                        null,
+                        WeatherFile.TimeScale.STANDARD,
+                        true));
+        assertThat(said.days())
+                .as("the maximum was written down the next morning")
+                .containsExactly(DailyExtremes.measured(LocalDate.of(2021, 1, 1), -3, 5));
+        assertThat(read("2021-01-01;1;2\n2021-01-02;1;2\n").layout().columns())
+                .as("a table without headings shows its columns all the same")
+                .hasSize(3)
+                .first()
+                .satisfies(column -> assertThat(column.column()).isEqualTo(Column.DATE));
+    }
+
+    @ParameterizedTest
+    @org.junit.jupiter.params.provider.CsvSource({
+        "'date,tmin (0.1 °C),tmax (0.1 °C)', '2021-01-01,-15,62', -1.5, 6.2",
+        "'date,tmin,tmax', '2021-07-01,155,312', 15.5, 31.2",
+        "'date,tmin K,tmax K', '2021-01-01,271.65,279.35', -1.5, 6.2",
+        "'Day,Low Temp,High Temp', '2021-07-01,59,95', 15, 35",
+        "'Datum,Tiefsttemperatur,Höchsttemperatur', '2021-01-01,-1.5,6.2', -1.5, 6.2",
+        "'date,max wind,min temp,max temp', '2021-01-01,9,-1.5,6.2', -1.5, 6.2"
+    })
+    void unitsByHeadingOrBySize(String heading, String row, double low, double high) {
+        DailyExtremes day = read(heading + "\n" + row + "\n").days().get(0);
+        assertThat(day.minimum()).isCloseTo(low, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(day.maximum()).isCloseTo(high, org.assertj.core.data.Offset.offset(1e-9));
+    }
+
+    @Test
+    void aFlaggedRowAFormulaAndAJumpAreNamed() {
+        WeatherFile.Reading reading = read(
+                "date,tmin,tmax,quality\n2021-01-01,1,9,ok\n2021-01-02,1,9,bad\n2021-01-03,=A1+2,9,ok\n2021-01-04,1,9,K7\n2021-01-05,-40,-31,ok\n");
+        assertThat(reading.days()).extracting(d -> d.date().getDayOfMonth()).containsExactly(1, 4, 5);
+        assertThat(reading.warnings()).extracting(WeatherFile.Warning::line).containsExactly(3L, 4L, 5L, 6L);
+    }
+
+    @Test
+    void readingCanBeStopped() {
+        StringBuilder long30 = new StringBuilder("date,tmin,tmax\n");
+        for (LocalDate day = LocalDate.of(1990, 1, 1); day.getYear() < 2020; day = day.plusDays(1)) {
+            long30.append(day).append(",1,9\n");
+        }
+        assertThat(org.assertj.core.api.Assertions.catchThrowable(() -> WeatherFile.read(
+                        long30.toString().getBytes(StandardCharsets.UTF_8), WeatherFile.Wish.NONE, ZONE, share -> {
+                            if (share > 0.5) {
+                                throw new Watch.Stopped();
+                            }
+                        })))
+                .isInstanceOf(Watch.Stopped.class);
+    }
+
     @Test
     void aStuckSensorIsNamed() {
         StringBuilder file = new StringBuilder("date,tmin,tmax\n");

@@ -3,6 +3,7 @@ package idlebough.core.winter;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.Vectors;
 import java.time.LocalDate;
@@ -14,6 +15,8 @@ import java.util.Map;
 import java.util.Random;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Against the independent check files of the handbook and the published facts of each model (winter.md 1, 2, 5). */
 class WinterModelsTest {
@@ -57,6 +60,58 @@ class WinterModelsTest {
                             d(row, "linvill_continuous"),
                             org.assertj.core.data.Offset.offset(1e-5 * Math.max(1, Math.abs(got))));
         });
+    }
+
+    /** Factors of one-sided tolerance limits, 90 % of a normal sample at 90 % confidence: Natrella 1963, table A-7, from memory. */
+    @ParameterizedTest
+    @CsvSource({"3, 4.258", "4, 3.187", "5, 2.744", "8, 2.219", "10, 2.066", "20, 1.765", "25, 1.702", "30, 1.657"})
+    void toleranceFactorsAreThoseOfTheTable(int winters, double factor) {
+        assertThat(Tolerance.factor(winters, 0.9, 0.9)).isCloseTo(factor, within(0.004));
+    }
+
+    @Test
+    void threeWintersSayLittleEightMoreAndTwentyFiveMost() {
+        Random random = new Random(11);
+        double[] totals = random.doubles(25).map(u -> 60 + 20 * (u - 0.5)).toArray();
+        double before = Double.POSITIVE_INFINITY;
+        for (int winters : new int[] {3, 8, 25}) {
+            SafeChill safe = SafeChill.of(ChillModel.PORTIONS, Arrays.copyOf(totals, winters));
+            SafeChill.Interval interval = safe.interval();
+            double wide = interval.high() - interval.low();
+            assertThat(wide).as("%d winters", winters).isPositive().isLessThan(before);
+            before = wide;
+            assertThat(Double.isNaN(safe.value())).isEqualTo(winters < 10);
+        }
+        assertThat(SafeChill.of(ChillModel.PORTIONS, Arrays.copyOf(totals, 3)).trust())
+                .isEqualTo("too few winters to say");
+        assertThat(SafeChill.of(ChillModel.PORTIONS, Arrays.copyOf(totals, 1))
+                        .interval()
+                        .low())
+                .isNaN();
+    }
+
+    /** The cubic between tenths against the formula itself (Fishman et al. 1987b). */
+    @Test
+    void theDynamicModelsTablesCarryItsFormula() {
+        Random random = new Random(5);
+        for (int run = 0; run < 200; run++) {
+            double mean = 12 * random.nextDouble() - 2;
+            ChillState state = ChillModel.PORTIONS.begin();
+            double left = 0;
+            double portions = 0;
+            for (int hour = 0; hour < 500; hour++) {
+                double celsius = mean + 9 * random.nextGaussian();
+                double kelvin = celsius + 273;
+                double ratio = Math.exp(1.6 * 277 * (kelvin - 277) / kelvin);
+                double xs = 139500 / 2.567e18 * Math.exp((12888.8 - 4153.5) / kelvin);
+                double product = xs - (xs - left) * Math.exp(-2.567e18 * Math.exp(-12888.8 / kelvin));
+                double fixed = product < 1 ? 0 : ratio / (1 + ratio) * product;
+                portions += fixed;
+                left = product - fixed;
+                state.accept(celsius);
+            }
+            assertThat(state.total()).as("seed 5, run %d", run).isCloseTo(portions, within(1e-7));
+        }
     }
 
     @Test
@@ -191,6 +246,40 @@ class WinterModelsTest {
             COLUMNS.forEach((model, column) -> near(winter.totals().get(model), row, column));
             assertThat(winter.daily().get(ChillModel.PORTIONS)).hasSize(Integer.parseInt(row.get("hours")) / 24);
         });
+    }
+
+    @Test
+    void utahFromItsOwnStart() {
+        WinterLedger.Counting own = new WinterLedger.Counting(true, false);
+        Map<String, WinterLedger> ledgers = Map.of(
+                "north", WinterLedger.of(series("north"), 36.8, own),
+                "south", WinterLedger.of(series("south"), -34, own));
+        Vectors.of("winter/winters_expected.csv").forEach(row -> {
+            Winter winter = ledgers.get(row.get("series")).usable().stream()
+                    .filter(w -> w.year() == Integer.parseInt(row.get("label")))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(winter.utahFrom())
+                    .isEqualTo(LocalDate.parse(row.get("utah_start_date"))
+                            .atTime(Integer.parseInt(row.get("utah_start_hour")), 0));
+            near(winter.totals().get(ChillModel.UTAH), row, "utah_from_min");
+            near(winter.totals().get(ChillModel.PORTIONS), row, "portions");
+        });
+    }
+
+    /** Made winters may be a degree off as a whole, so they say less than measured ones. */
+    @Test
+    void madeWintersHaveAWiderInterval() {
+        StationRecord record = series("north");
+        WinterLedger measured = WinterLedger.of(record, 36.8);
+        WinterLedger made = WinterLedger.of(record, 36.8, new WinterLedger.Counting(false, true));
+        SafeChill safe = SafeChill.of(ChillModel.PORTIONS, made.totals(ChillModel.PORTIONS));
+        assertThat(safe.value())
+                .isEqualTo(SafeChill.of(ChillModel.PORTIONS, measured.totals(ChillModel.PORTIONS))
+                        .value());
+        // The median of this series falls 9 to 12 portions for each degree (winter.md 5).
+        assertThat(safe.interval(made).high() - safe.interval(measured).high()).isBetween(5.0, 15.0);
+        assertThat(safe.interval(measured).low() - safe.interval(made).low()).isBetween(5.0, 15.0);
     }
 
     private static double[] totals(String series, String model, double warmer) {
