@@ -27,7 +27,7 @@ document.addEventListener('DOMContentLoaded', () => {
     const ask = () => {
       if (asking || wanted === null) { return; }
       asking = true;
-      const url = warmer.dataset.url + '?kelvin=' + wanted;
+      const url = warmer.dataset.url + '?' + wanted;
       wanted = null;
       fetch(url, { headers: { Accept: 'text/html' } })
         .then((answer) => (answer.ok ? answer.text() : null))
@@ -35,7 +35,8 @@ document.addEventListener('DOMContentLoaded', () => {
         .catch(() => { document.getElementById('warmer-answer').textContent = 'The server does not answer.'; })
         .finally(() => { asking = false; ask(); });
     };
-    warmer.elements.kelvin.addEventListener('input', () => { wanted = warmer.elements.kelvin.value; ask(); });
+    warmer.addEventListener('input', () => { wanted = new URLSearchParams(new FormData(warmer)).toString(); ask(); });
+    warmer.addEventListener('submit', (event) => event.preventDefault());
   }
   const progress = document.getElementById('progress');
   if (progress) {

@@ -16,6 +16,8 @@ import idlebough.app.winter.BloomSeen;
 import idlebough.app.winter.WeatherMapper;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.Stations;
+import idlebough.core.winter.WinterLedger;
+import idlebough.core.winter.WinterWays;
 import java.util.List;
 
 /** Everything stored of one orchard, as it stood at one revision. */
@@ -103,5 +105,15 @@ public record Plan(
     /** Whether the days are made from monthly means. */
     public boolean standIn() {
         return stations.stream().anyMatch(WeatherMapper.Station::standIn);
+    }
+
+    /** How its winters are counted. */
+    public WinterLedger.Counting counting() {
+        String way = ways.stream()
+                .filter(w -> w.treeId() == null && w.wayKey().equals(WinterWays.UTAH.key()))
+                .map(WayChoice::choice)
+                .findFirst()
+                .orElse(null);
+        return new WinterLedger.Counting(WinterWays.ownStart(way), standIn());
     }
 }

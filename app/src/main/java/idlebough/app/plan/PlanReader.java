@@ -111,12 +111,7 @@ public class PlanReader {
 
     /** For a plan that is not stored, such as the middle of a drag. */
     public Reckoning reckon(Plan plan) {
-        return new Reckoning(
-                plan,
-                ledgers.get(
-                        ledgerKey(plan),
-                        key -> WinterLedger.of(plan.weather(), plan.site().latitude())),
-                sun(plan));
+        return new Reckoning(plan, ledgers.get(ledgerKey(plan), key -> ledger(plan)), sun(plan));
     }
 
     /**
@@ -128,10 +123,7 @@ public class PlanReader {
         Stations.Joined record = records.getIfPresent(weatherKey(orchard));
         Plan plan = load(scope, orchard, record == null ? service.joined(scope) : record);
         WinterLedger ledger = ledgers.getIfPresent(ledgerKey(plan));
-        return new Reckoning(
-                plan,
-                ledger == null ? WinterLedger.of(plan.weather(), plan.site().latitude()) : ledger,
-                sun(plan));
+        return new Reckoning(plan, ledger == null ? ledger(plan) : ledger, sun(plan));
     }
 
     /** The sun depends on nothing but the latitude. */
@@ -143,8 +135,12 @@ public class PlanReader {
         return orchard.id() + "/" + orchard.weatherStamp();
     }
 
+    private static WinterLedger ledger(Plan plan) {
+        return WinterLedger.of(plan.weather(), plan.site().latitude(), plan.counting());
+    }
+
     private static String ledgerKey(Plan plan) {
-        return weatherKey(plan.orchard()) + "/" + plan.site().latitude();
+        return weatherKey(plan.orchard()) + "/" + plan.site().latitude() + "/" + plan.counting();
     }
 
     private Plan load(Scope scope, Orchard orchard, Stations.Joined joined) {

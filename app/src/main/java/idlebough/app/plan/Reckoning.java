@@ -49,6 +49,7 @@ import idlebough.core.variety.Variety;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyVerdict;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.Exposure;
 import idlebough.core.winter.FrostDates;
 import idlebough.core.winter.WinterLedger;
 import idlebough.core.winter.WinterRules;
@@ -249,11 +250,16 @@ public final class Reckoning {
 
     /** When a variety would have bloomed in each spring of the record, and what frost would have taken. */
     public VarietySprings springs(Variety variety) {
+        return springs(variety, Exposure.SCREEN);
+    }
+
+    /** The same where the nights are other than at the station. */
+    public VarietySprings springs(Variety variety, Exposure exposure) {
         return part(
-                "springs." + variety.key(),
+                "springs." + exposure + "." + variety.key(),
                 () -> VarietySprings.of(
                         variety,
-                        plan.weather(),
+                        plan.weather().at(exposure),
                         plan.site().latitude(),
                         plan.bloomSeen().stream()
                                 .filter(b -> b.varietyKey().equals(variety.key()))
@@ -486,6 +492,11 @@ public final class Reckoning {
                         found.add(WinterRules.standIn());
                     }
                     found.addAll(WinterRules.judge(winters));
+                    Finding below =
+                            WinterRules.belowNought(winters, plan.settings().chillModel());
+                    if (below != null) {
+                        found.add(below);
+                    }
                 }
                 case "variety" ->
                     chosen().forEach(key -> verdict(key).findings().stream()

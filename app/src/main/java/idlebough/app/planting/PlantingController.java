@@ -27,11 +27,13 @@ import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Mound;
+import idlebough.core.winter.WinterWays;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -48,6 +50,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}")
 public class PlantingController {
+    /** The ways of the whole orchard, in the order of the work. */
+    private static final List<Way> ALL =
+            Stream.concat(WinterWays.ALL.stream(), PlantingWays.ALL.stream()).toList();
+
     private final Pages pages;
     private final CardPrinter printer;
 
@@ -92,15 +98,17 @@ public class PlantingController {
 
     private static List<Offered> offered(Reckoning plan, String tree) {
         Map<String, String> holding = plan.waysOf(tree);
-        return PlantingWays.ALL.stream()
-                .map(way -> new Offered(
-                        way,
-                        way.choose(holding.get(way.key())),
-                        plan.plan().ways().stream()
-                                .anyMatch(w -> tree != null
-                                        && tree.equals(w.treeId())
-                                        && w.wayKey().equals(way.key()))))
-                .toList();
+        // A tree stands in the orchard's winters; only the ways of planting are its own.
+        return (tree == null ? ALL : PlantingWays.ALL)
+                .stream()
+                        .map(way -> new Offered(
+                                way,
+                                way.choose(holding.get(way.key())),
+                                plan.plan().ways().stream()
+                                        .anyMatch(w -> tree != null
+                                                && tree.equals(w.treeId())
+                                                && w.wayKey().equals(way.key()))))
+                        .toList();
     }
 
     static List<Figure> figures(TreeView tree) {
@@ -164,10 +172,11 @@ public class PlantingController {
             @RequestParam(required = false) String tree,
             @RequestParam(defaultValue = "0") int weeks) {
         Reckoning plan = pages.reckon(scope);
-        Way chosen = PlantingWays.ALL.stream()
-                .filter(w -> w.key().equals(way) && w.offers(choice))
-                .findFirst()
-                .orElseThrow(NotFound::new);
+        Way chosen = (tree == null || tree.isBlank() ? ALL : PlantingWays.ALL)
+                .stream()
+                        .filter(w -> w.key().equals(way) && w.offers(choice))
+                        .findFirst()
+                        .orElseThrow(NotFound::new);
         String of = tree == null || tree.isBlank() ? null : tree;
         if (of != null && plan.tree(of) == null) {
             throw new NotFound();

@@ -45,6 +45,7 @@ public final class Acts {
             case "site.answers" -> leads(remedy, "/site/pits/" + with.get("pit") + "/answers?crop=" + with.get("crop"));
             case "site.layer" -> leads(remedy, "/site?layer=" + with.get("layer"));
             case "site.dig" -> leads(remedy, "/site/pits/new?x=" + with.get("x") + "&y=" + with.get("y"));
+            case "winter.count" -> new Act(remedy.label(), true, base + "/winters", Map.of("chill", with.get("chill")));
             case "winter.load" -> leads(remedy, "/winters/load");
             case "variety.like" -> leads(remedy, "/varieties?crop=" + with.get("crop"));
             case "pollination.mend" -> leads(remedy, "/partners?mend&tree=" + with.get("tree"));

@@ -15,6 +15,7 @@ import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Variety;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
+import idlebough.core.winter.Exposure;
 import idlebough.core.winter.FrostKill;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -68,7 +69,12 @@ public class SpringController {
     public record Line(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
 
     @GetMapping
-    String show(Scope scope, Reader say, Model model, @RequestParam(required = false) String variety) {
+    String show(
+            Scope scope,
+            Reader say,
+            Model model,
+            @RequestParam(required = false) String variety,
+            @RequestParam(defaultValue = "") String place) {
         Reckoning plan = pages.open(model, scope, Stage.WINTERS);
         List<Variety> known = plan.chosen().stream()
                 .map(plan::variety)
@@ -82,13 +88,15 @@ public class SpringController {
         model.addAttribute("picked", picked);
         model.addAttribute("fields", Fields.blank(say.display()));
         if (picked != null) {
-            fill(model, plan, picked);
+            fill(model, plan, picked, Exposure.named(place));
         }
         return "winter/springs";
     }
 
-    private static void fill(Model model, Reckoning plan, Variety picked) {
-        VarietySprings springs = plan.springs(picked);
+    private static void fill(Model model, Reckoning plan, Variety picked, Exposure place) {
+        VarietySprings springs = plan.springs(picked, place);
+        model.addAttribute("place", place);
+        model.addAttribute("exposures", Exposure.values());
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < springs.blooms().size(); i++) {
             Bloom bloom = springs.blooms().get(i);
@@ -239,7 +247,7 @@ public class SpringController {
                         .toList());
         model.addAttribute("picked", variety);
         model.addAttribute("fields", fields);
-        fill(model, open, variety);
+        fill(model, open, variety, Exposure.SCREEN);
         return "winter/springs";
     }
 

@@ -1,7 +1,7 @@
 package idlebough.app.winter;
 
-import idlebough.app.layout.PlanMapper;
 import idlebough.app.layout.PlanSettings;
+import idlebough.app.plan.NotFound;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.web.Pages;
@@ -13,49 +13,42 @@ import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Variety;
 import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.ChillModel;
+import idlebough.core.winter.Exposure;
+import idlebough.core.winter.FrostDates;
 import idlebough.core.winter.HardinessZone;
+import idlebough.core.winter.Lapse;
 import idlebough.core.winter.Quantile;
 import idlebough.core.winter.SafeChill;
+import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.Trend;
 import idlebough.core.winter.Winter;
 import idlebough.core.winter.WinterLedger;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 
 /** What the winters here give. */
 @Controller
 @RequestMapping("/orchards/{orchard}/winters")
 public class WinterController {
-    private static final List<String> MONTHS =
-            List.of("Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec");
     private static final double LEFT = 60;
     private static final double RIGHT = 640;
     private static final double TOP = 60;
     private static final double BOTTOM = 590;
     private final Pages pages;
-    private final PlanMapper plans;
-    private final WeatherService service;
-    private final WeatherMapper weather;
-    private final Clock clock;
 
-    WinterController(Pages pages, PlanMapper plans, WeatherService service, WeatherMapper weather, Clock clock) {
-        this.clock = clock;
+    WinterController(Pages pages) {
         this.pages = pages;
-        this.plans = plans;
-        this.service = service;
-        this.weather = weather;
     }
 
     /** One winter's line on the sketch. */
@@ -79,6 +72,8 @@ public class WinterController {
         if (!usable.isEmpty()) {
             SafeChill safe = SafeChill.of(chill, plan.winters().totals(chill));
             model.addAttribute("safe", safe);
+            model.addAttribute("interval", safe.interval(plan.winters()));
+            model.addAttribute("exposures", Exposure.values());
             model.addAttribute("figures", figures(plan, chill, safe));
             sketch(model, plan, chill, safe, winter);
             model.addAttribute("soFar", soFar(plan, chill));
@@ -133,21 +128,53 @@ public class WinterController {
     /** One variety, now and in warmer winters. */
     public record Warmed(Variety variety, ChillMatch now, ChillMatch then) {}
 
-    /** What winters so much warmer would give: every minimum and maximum raised, everything reckoned anew. */
+    /** A frost threshold in both. */
+    public record Frosts(FrostDates now, FrostDates then) {}
+
+    /**
+     * What other winters would give: warmer ones, higher ground, another place for the trees. Every minimum and maximum is
+     * moved and everything reckoned anew.
+     *
+     * @param metres how much higher the trees stand than the station
+     */
     @GetMapping("/warmer")
-    String warmer(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "0") double kelvin) {
+    String warmer(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @RequestParam(defaultValue = "0") double kelvin,
+            @RequestParam(defaultValue = "0") double metres,
+            @RequestParam(defaultValue = "") String place) {
         Reckoning plan = pages.reckon(scope);
-        double by = Double.isFinite(kelvin) ? Math.max(-5, Math.min(5, kelvin)) : 0;
-        ChillModel chill = plan.plan().settings().chillModel();
         if (plan.winters().usable().isEmpty()) {
-            throw new idlebough.app.plan.NotFound();
+            throw new NotFound();
         }
+        double by = Double.isFinite(kelvin) ? Math.max(-5, Math.min(5, kelvin)) : 0;
+        double up = Double.isFinite(metres) ? Math.max(-1000, Math.min(1000, metres)) : 0;
+        Exposure exposure = Exposure.named(place);
+        ChillModel chill = plan.plan().settings().chillModel();
+        double latitude = plan.plan().site().latitude();
+        StationRecord record =
+                plan.plan().weather().warmedBy(by + Lapse.between(0, up)).at(exposure);
         WinterLedger then = WinterLedger.of(
-                plan.plan().weather().warmedBy(by), plan.plan().site().latitude());
+                record,
+                latitude,
+                new WinterLedger.Counting(plan.plan().counting().utahOwnStart(), false));
         model.addAttribute("kelvin", by);
+        model.addAttribute("metres", up);
+        model.addAttribute("place", exposure);
         model.addAttribute("chill", chill);
         model.addAttribute("now", SafeChill.of(chill, plan.winters().totals(chill)));
         model.addAttribute("then", SafeChill.of(chill, then.totals(chill)));
+        model.addAttribute("coldNow", mean(plan.winters().lowest()));
+        model.addAttribute("coldThen", mean(then.lowest()));
+        model.addAttribute("zoneNow", HardinessZone.of(mean(plan.winters().lowest())));
+        model.addAttribute("zoneThen", HardinessZone.of(mean(then.lowest())));
+        model.addAttribute(
+                "frosts",
+                Stream.of(0, -2, -4)
+                        .map(t -> new Frosts(plan.frost(t), FrostDates.of(record, latitude, t)))
+                        .toList());
         model.addAttribute(
                 "warmed",
                 plan.chosen().stream()
@@ -161,41 +188,22 @@ public class WinterController {
         return "winter/warmer :: answer";
     }
 
-    /** All winters in all models, as a table for other programs. */
-    @GetMapping(value = "/winters.csv", produces = "text/csv;charset=UTF-8")
-    @ResponseBody
-    String csv(Scope scope) {
-        Reckoning plan = pages.reckon(scope);
-        StringBuilder csv = new StringBuilder("winter,status,missing_days");
-        for (ChillModel each : ChillModel.values()) {
-            csv.append(',').append(each.name().toLowerCase(Locale.ROOT));
-        }
-        csv.append(",lowest_c\n");
-        for (Winter winter : plan.winters().winters()) {
-            csv.append(winter.year())
-                    .append(',')
-                    .append(winter.status().words())
-                    .append(',')
-                    .append(winter.missingDays());
-            for (ChillModel each : ChillModel.values()) {
-                csv.append(',');
-                if (winter.usable()) {
-                    csv.append(
-                            String.format(Locale.ROOT, "%.1f", winter.totals().get(each)));
-                }
-            }
-            csv.append(',')
-                    .append(winter.usable() ? String.format(Locale.ROOT, "%.1f", winter.lowest()) : "")
-                    .append('\n');
-        }
-        return csv.toString();
+    private static double mean(double[] values) {
+        return Arrays.stream(values).average().orElseThrow();
     }
 
     private static List<Figure> figures(Reckoning plan, ChillModel chill, SafeChill safe) {
         List<Figure> figures = new ArrayList<>();
         Quantity shown = chill == ChillModel.PORTIONS ? Quantity.DECIMAL : Quantity.COUNT;
-        figures.add(Figure.of(
-                "safe", "Reached in nine winters of ten", Amount.of(safe.value(), shown), chill.unit(), safe::working));
+        // Fewer than ten winters cannot say what nine of ten reach.
+        if (!Double.isNaN(safe.value())) {
+            figures.add(Figure.of(
+                    "safe",
+                    "Reached in nine winters of ten",
+                    Amount.of(safe.value(), shown),
+                    chill.unit(),
+                    safe::working));
+        }
         figures.add(
                 Figure.of("median", "A middling winter", Amount.of(safe.median(), shown), chill.unit(), safe::working));
         figures.add(Figure.of(

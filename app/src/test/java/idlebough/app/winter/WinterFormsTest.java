@@ -116,7 +116,7 @@ class WinterFormsTest {
                 .contains("zone ");
         String table = grower.get(base + "/winters/winters.csv").body();
         assertThat(table.lines().count()).isBetween(25L, 27L);
-        assertThat(table).startsWith("winter,status,missing_days,portions,utah,hours");
+        assertThat(table).startsWith("winter,status,missing_days,neighbour_days,portions,utah,hours");
     }
 
     @Test

@@ -200,4 +200,31 @@ public final class StationRecord {
                         .toList(),
                 warmed);
     }
+
+    /**
+     * As it would be where the nights are other: a minimum takes the whole correction, a maximum none, and the hours of a
+     * day between them a share. A minimum is never raised above its maximum.
+     */
+    public StationRecord at(Exposure exposure) {
+        double kelvin = exposure.kelvin();
+        if (kelvin == 0) {
+            return this;
+        }
+        Map<LocalDate, double[]> moved = new HashMap<>();
+        List<DailyExtremes> nights = new ArrayList<>();
+        for (DailyExtremes day : days.values()) {
+            double by = Math.min(kelvin, day.maximum() - day.minimum());
+            nights.add(day.warmedBy(by, 0, day.origin()));
+            double[] of = hours.get(day.date());
+            if (of != null) {
+                double range = Math.max(1e-9, day.maximum() - day.minimum());
+                moved.put(
+                        day.date(),
+                        Arrays.stream(of)
+                                .map(t -> t + by * (day.maximum() - t) / range)
+                                .toArray());
+            }
+        }
+        return new StationRecord(nights, moved);
+    }
 }

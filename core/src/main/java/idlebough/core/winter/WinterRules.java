@@ -1,6 +1,7 @@
 package idlebough.core.winter;
 
 import idlebough.core.judge.Amount;
+import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
@@ -8,6 +9,7 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Standing;
 import idlebough.core.measure.Quantity;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
@@ -17,6 +19,7 @@ public final class WinterRules {
     public static final String FEW_WINTERS = "winter.few-winters";
     public static final String STAND_IN = "winter.stand-in";
     public static final String LEFT_OUT = "winter.left-out";
+    public static final String BELOW_NOUGHT = "winter.below-nought";
     private static final int FULL = 20;
     private static final int LEAST = 5;
     private static final Remedy LOAD = Remedy.of("winter.load", Phrase.of("Load temperatures"), Map.of());
@@ -38,6 +41,32 @@ public final class WinterRules {
                 null,
                 List.of(LOAD),
                 Source.ownChoice("made days: straight lines between monthly means, first-order autoregression"));
+    }
+
+    /** A model that takes warm hours away does not apply where winters end below nought; null where none does. */
+    public static Finding belowNought(WinterLedger ledger, ChillModel model) {
+        double[] totals = ledger.totals(model);
+        long below = Arrays.stream(totals).filter(total -> total < 0).count();
+        return below == 0
+                ? null
+                : new Finding(
+                        BELOW_NOUGHT,
+                        "winter",
+                        Standing.DOUBTFUL,
+                        Phrase.of("Counted in {}, {} winters end below nought.", model.unit(), Amount.count(below)),
+                        Phrase.of(
+                                "Warm hours took away more than the cool ones gave: the {} was not made for winters like these, and nothing can be planned on it here.",
+                                model.label()),
+                        Amount.count(Math.round(Arrays.stream(totals).min().orElseThrow())),
+                        Amount.count(0),
+                        List.of(Remedy.of(
+                                "winter.count",
+                                Phrase.of("Count in portions"),
+                                Map.of("chill", ChillModel.PORTIONS.name()))),
+                        Source.published(
+                                "winter.md 2: negative totals; "
+                                        + model.source().line(),
+                                Certainty.FAIR));
     }
 
     public static List<Finding> judge(WinterLedger ledger) {
