@@ -33,7 +33,12 @@ public final class Running implements BeforeAllCallback {
             Path home = Files.createTempDirectory("bough-test");
             PrivateMariaDb database = PrivateMariaDb.open(home);
             state = new State(
-                    database, IdleBough.run(database, true, Map.of("server.port", "0", "bough.port", "0")), home);
+                    database,
+                    IdleBough.run(
+                            database,
+                            true,
+                            Map.of("server.port", "0", "bough.port", "0", "bough.station-seconds", "0")),
+                    home);
             extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("idlebough", state);
         }
     }

@@ -25,7 +25,6 @@ import idlebough.core.planting.Form;
 import idlebough.core.variety.Varieties;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
-import idlebough.core.winter.WeatherGenerator;
 import idlebough.station.SimulatedStation;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
@@ -34,7 +33,6 @@ import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -109,14 +107,7 @@ public class Demo implements ApplicationRunner {
                         "corners",
                         "0 0;77 2;79 47;47 59;2 53"));
         changes.make(scope, "Drew the ground and dug three pits", pen -> DemoSites.quillane(pen, scope));
-        load(
-                scope,
-                new SimulatedStation(
-                        "Rise mast",
-                        new WeatherGenerator(4230, 9.6, 11.2, 20, 11, 0.72, 3.4, 0.8, 0.35),
-                        LocalDate.of(2002, 9, 1),
-                        Set.of(LocalDate.of(2009, 1, 14), LocalDate.of(2009, 1, 15), LocalDate.of(2016, 12, 3))),
-                LocalDate.of(2026, 11, 22));
+        load(scope, DemoStations.RISE, LocalDate.of(2026, 11, 22));
         changes.make(scope, "Two old trees", pen -> {
             old(pen, scope, "Old 1", 9, 46, "apple-northern-spy", "antonovka", LocalDate.of(1988, 3, 20));
             old(pen, scope, "Old 2", 70, 40, "pear-winter-nelis", "pear-seedling", LocalDate.of(1994, 3, 20));
@@ -228,14 +219,7 @@ public class Demo implements ApplicationRunner {
                         "corners",
                         "0 0;11 0;11 16;0 16"));
         changes.make(scope, "Drew the yard and dug a pit", pen -> DemoSites.terrace(pen, scope));
-        load(
-                scope,
-                new SimulatedStation(
-                        "Terrace mast",
-                        new WeatherGenerator(3680, 15.2, 4.6, 200, 8, 0.65, 2.2, 0.5, 0.2),
-                        LocalDate.of(2003, 1, 1),
-                        Set.of()),
-                LocalDate.of(2026, 10, 31));
+        load(scope, DemoStations.TERRACE, LocalDate.of(2026, 10, 31));
         choose(
                 scope,
                 List.of(

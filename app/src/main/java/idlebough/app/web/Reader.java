@@ -90,6 +90,17 @@ public record Reader(String accountId, String name, Display display) {
         };
     }
 
+    public String element(String element, double value) {
+        return element(Element.valueOf(element), value);
+    }
+
+    /** A base value without its unit, for an axis. */
+    public String bare(String value, String quantity) {
+        String text = text(Double.valueOf(value), quantity);
+        int end = text.indexOf('\u00a0');
+        return end < 0 ? text : text.substring(0, end);
+    }
+
     /** A coordinate for a drawing: two decimals, a point. */
     public String xy(double value) {
         return String.format(Locale.ROOT, "%.2f", value);

@@ -137,6 +137,9 @@ public interface WeatherMapper {
 
     List<Day> days(@Param("scope") Scope scope);
 
+    /** Which days of a station are stored, from this one on. */
+    List<LocalDate> since(@Param("scope") Scope scope, @Param("station") String station, @Param("from") LocalDate from);
+
     /** Where two stations measured the same day, the first one's row comes first. */
     List<Beside> beside(@Param("scope") Scope scope);
 
@@ -144,6 +147,9 @@ public interface WeatherMapper {
 
     /** How many files of the stations in use have this content. */
     int filesLike(@Param("scope") Scope scope, @Param("sha256") String sha256);
+
+    /** The id of the file with this content. */
+    String fileOf(@Param("scope") Scope scope, @Param("station") String station, @Param("sha256") String sha256);
 
     int addFile(
             @Param("scope") Scope scope,

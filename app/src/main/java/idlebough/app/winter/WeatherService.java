@@ -5,10 +5,12 @@ import idlebough.app.plan.NotFound;
 import idlebough.app.plan.OrchardMapper;
 import idlebough.app.plan.Scope;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.DayWeather;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.Stations;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
+import idlebough.core.winter.WholeDays;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -125,6 +127,33 @@ public class WeatherService {
         return added;
     }
 
+    /** Whether one of these days is not stored yet. */
+    boolean lacks(Scope scope, String station, List<DailyExtremes> days) {
+        if (days.isEmpty()) {
+            return false;
+        }
+        List<LocalDate> known = weather.since(scope, station, days.get(0).date());
+        return days.stream().anyMatch(day -> !known.contains(day.date()));
+    }
+
+    /** Stores days that a station gave by itself, all of one station under one name. */
+    @Transactional
+    public void live(Scope scope, String station, WholeDays whole, List<DayWeather> beside) {
+        byte[] name = ("live " + station).getBytes(StandardCharsets.UTF_8);
+        String file = Ids.next();
+        if (weather.addFile(scope, file, station, "live readings", sha256(name), name, clock.instant()) == 0) {
+            file = weather.fileOf(scope, station, sha256(name));
+        }
+        days(scope, station, file, whole.days(), whole.hours(), Watch.NONE);
+        weather.addBeside(
+                scope,
+                station,
+                file,
+                json.writeValueAsString(
+                        beside.stream().map(WeatherMapper.Beside::of).toList()));
+        orchards.bumpWeather(scope);
+    }
+
     /** The station that a file goes to; measured days take the place of made ones, the two never mix. */
     private String station(Scope scope, String wanted, String name) {
         if (orchards.lock(scope) == null) {
@@ -218,7 +247,7 @@ public class WeatherService {
         orchards.bumpWeather(scope);
     }
 
-    private static String sha256(byte[] content) {
+    static String sha256(byte[] content) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
         } catch (NoSuchAlgorithmException never) {

@@ -11,7 +11,6 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
@@ -32,7 +31,6 @@ final class HourRows extends TableRows {
             "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}:?\\d{2})?|\\d{8}(\\d{2})(\\d{2})?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
     private static final double STEP = 15;
-    private static final int DAY = 24 * 60;
     private static final int STUCK_HOURS = 24;
     /** Hours of a day that must have a reading before its rain or wind is said. */
     private static final int ENOUGH = 20;
@@ -193,40 +191,12 @@ final class HourRows extends TableRows {
     }
 
     private WeatherFile.Reading days() {
-        long[] minutes = readings.keySet().stream().mapToLong(Long::longValue).toArray();
-        double[] celsius =
-                readings.values().stream().mapToDouble(Double::doubleValue).toArray();
-        Observations all = new Observations(minutes, celsius);
-        List<DailyExtremes> days = new ArrayList<>();
-        Map<LocalDate, double[]> hours = new LinkedHashMap<>();
-        int broken = 0;
-        for (long day = Math.floorDiv(minutes[0], DAY); day <= Math.floorDiv(minutes[minutes.length - 1], DAY); day++) {
-            double[] of = new double[24];
-            double low = Double.POSITIVE_INFINITY;
-            double high = Double.NEGATIVE_INFINITY;
-            boolean whole = true;
-            for (int hour = 0; hour < 24 && whole; hour++) {
-                of[hour] = all.at(day * DAY + 60L * hour);
-                whole = !Double.isNaN(of[hour]);
-                low = Math.min(low, of[hour]);
-                high = Math.max(high, of[hour]);
-            }
-            if (!whole) {
-                broken++;
-                continue;
-            }
-            for (int i = all.from(day * DAY); i < all.from((day + 1) * DAY); i++) {
-                low = Math.min(low, all.value(i));
-                high = Math.max(high, all.value(i));
-            }
-            LocalDate date = LocalDate.ofEpochDay(day);
-            days.add(DailyExtremes.measured(date, low, high));
-            hours.put(date, of);
-        }
-        if (days.isEmpty()) {
+        WholeDays whole = WholeDays.of(readings);
+        if (whole.days().isEmpty()) {
             return WeatherFile.Reading.failed(
                     "No day of this file has all its hours; readings must not be more than three hours apart.", layout);
         }
+        int broken = whole.broken();
         if (broken > 0) {
             warnings.add(new Warning(
                     0,
@@ -235,7 +205,7 @@ final class HourRows extends TableRows {
                     false));
         }
         return new WeatherFile.Reading(
-                null, layout, null, order, ambiguous, List.copyOf(days), hours, weather(), sorted());
+                null, layout, null, order, ambiguous, whole.days(), whole.hours(), weather(), sorted());
     }
 
     private List<DayWeather> weather() {
