@@ -133,6 +133,12 @@ public class SpringController {
                     Amount.count(springs.hit(0.1)),
                     Phrase.of("of {}", Amount.count(springs.frosts().size())),
                     springs::frostWorking));
+            figures.add(new Figure(
+                    "killed",
+                    Phrase.of("in which it took nine tenths or more"),
+                    Amount.count(springs.hit(0.9)),
+                    Phrase.of("of {}", Amount.count(springs.frosts().size())),
+                    springs::frostWorking));
         }
         figures.add(new Figure(
                 "bloomed",

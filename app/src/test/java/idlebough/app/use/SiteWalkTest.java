@@ -190,45 +190,4 @@ class SiteWalkTest {
                     .isLessThanOrEqualTo(390);
         }
     }
-
-    @Test
-    void warmerWintersAndTheSpringsInTheSouth() {
-        try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
-            Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ninth Terrace"))
-                    .click();
-            page.navigate(base(page) + "winters");
-            page.locator("#warmer input")
-                    .evaluate("e => { e.value = 3; e.dispatchEvent(new Event('input', {bubbles: true})); }");
-            page.locator("#warmer-answer:has-text('3.0')").waitFor();
-            assertThat(text(page, "#warmer-answer"))
-                    .contains("nine of ten reach")
-                    .contains("satisfy");
-            tab.calm("warmer winters");
-            // The address stays the same: wait for what is said.
-            page.selectOption("#chill", "LOW_CHILL");
-            page.locator(".row-f.key:has-text('low-chill units')").waitFor();
-            page.selectOption("#chill", "PORTIONS");
-            page.locator(".row-f.key:has-text('portions')").waitFor();
-            page.navigate(base(page) + "winters/springs?variety=peach-desert-gold");
-            assertThat(text(page, ".sk")).contains("May").contains("Sep");
-            tab.calm("springs in the south");
-            String need = page.locator("details.row-f:has-text('Heat from chill met') .n")
-                    .first()
-                    .innerText();
-            page.fill("#seenOn", "2020-08-20");
-            press(page, "Write it down");
-            page.locator("#figures:has-text('your dates')").waitFor();
-            assertThat(page.locator("details.row-f:has-text('Heat from chill met') .n")
-                            .first()
-                            .innerText())
-                    .isNotEqualTo(need);
-            press(page, "take it back");
-            page.locator("#figures:has-text('estimate')").waitFor();
-            page.navigate(base(page) + "winters/load");
-            tab.calm("loading temperatures");
-        }
-    }
 }

@@ -1,6 +1,7 @@
 package idlebough.app.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import idlebough.app.Running;
@@ -10,7 +11,10 @@ import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.core.variety.VarietySprings;
+import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.Watch;
+import idlebough.core.winter.WeatherFile;
 import idlebough.core.winter.WeatherGenerator;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -62,6 +66,11 @@ class WinterFormsTest {
     }
 
     private void load(String name, String file) {
+        load(name, file, null);
+    }
+
+    /** @param into a station's id, or null for one that is new */
+    private void load(String name, String file, String into) {
         HttpResponse<String> look =
                 grower.upload(base + "/winters/load", Map.of(), name, file.getBytes(StandardCharsets.UTF_8));
         Matcher ticket = Pattern.compile("/winters/load/([0-9a-f-]{36})").matcher(look.body());
@@ -71,7 +80,7 @@ class WinterFormsTest {
                 .isNotNull();
         assertThat(grower.post(
                                 base + "/winters/load/" + ticket.group(1),
-                                Map.of("station", "Hill mast", "order", "", "unit", ""))
+                                Map.of("station", "Hill mast", "into", into == null ? "" : into))
                         .statusCode())
                 .isEqualTo(302);
     }
@@ -156,8 +165,7 @@ class WinterFormsTest {
         String answer = said(grower.get(base + "/winters/warmer?kelvin=4"));
         assertThat(answer).contains("4.0 K").contains("Cox").contains("Winters of ten that satisfy");
         double now = idlebough.core.winter.SafeChill.of(
-                        idlebough.core.winter.ChillModel.PORTIONS,
-                        plan().winters().totals(idlebough.core.winter.ChillModel.PORTIONS))
+                        ChillModel.PORTIONS, plan().winters().totals(ChillModel.PORTIONS))
                 .value();
         assertThat(answer).contains(String.format(Locale.ROOT, "%.1f", now));
         assertThat(said(grower.get(base + "/winters/warmer?kelvin=0"))).contains("0.0 K");
@@ -192,6 +200,119 @@ class WinterFormsTest {
         assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
                 .as("what was measured goes first, and corrections do not add up")
                 .isCloseTo(before + 1.5, within(1e-9));
+    }
+
+    @Test
+    void theFirstStationGoesFirstAndTheNextLendsItsDays() {
+        LocalDate gap = LocalDate.of(2012, 1, 10);
+        List<DailyExtremes> all = days();
+        load(
+                "first.csv",
+                csv(all.stream()
+                        .filter(d -> d.date().isBefore(gap) || d.date().isAfter(gap.plusDays(20)))
+                        .toList()));
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("23 whole ones")
+                .contains("Winters left out: 2012");
+        load(
+                "second.csv",
+                csv(all.stream()
+                        .map(d -> DailyExtremes.measured(d.date(), d.minimum() - 2, d.maximum() - 2))
+                        .toList()));
+        assertThat(plan().plan().stations()).hasSize(2);
+        assertThat(plan().plan().weather().on(gap.plusDays(2)).minimum())
+                .isCloseTo(
+                        all.stream()
+                                .filter(d -> d.date().equals(gap.plusDays(2)))
+                                .findFirst()
+                                .orElseThrow()
+                                .minimum(),
+                        within(0.06));
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("24 whole ones")
+                .contains("21 lent");
+        assertThat(said(grower.get(base + "/winters/load")))
+                .contains("Lends 21 days, 21 of them by the difference measured on common days")
+                .contains("Light: from another station");
+        String second = plan().plan().stations().get(1).id();
+        load(
+                "second.csv",
+                csv(all.stream()
+                        .map(d -> DailyExtremes.measured(d.date(), d.minimum() - 2, d.maximum() - 2))
+                        .toList()));
+        assertThat(plan().plan().stations())
+                .as("the same file twice changes nothing")
+                .hasSize(2);
+        grower.post(base + "/winters/stations/" + second + "/first", Map.of());
+        assertThat(plan().plan().station().id()).isEqualTo(second);
+        assertThat(plan().plan().weather().fromNeighbours()).isZero();
+        grower.post(base + "/winters/stations/" + second + "/remove", Map.of());
+        assertThat(plan().plan().stations()).hasSize(1);
+        assertThat(said(grower.get(base + "/winters"))).contains("23 whole ones");
+        assertThat(said(grower.get(base + "/winters/load"))).contains("bring it back");
+        grower.post(base + "/winters/stations/" + second + "/return", Map.of());
+        assertThat(plan().plan().stations()).hasSize(2);
+        assertThat(Visitor.signedUp("passer" + growers++)
+                        .post(base + "/winters/stations/" + second + "/remove", Map.of())
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void whatIsStoppedLeavesNothing() {
+        byte[] file = csv(days()).getBytes(StandardCharsets.UTF_8);
+        WeatherFile.Reading reading =
+                WeatherFile.read(file, WeatherFile.Wish.NONE, java.time.ZoneOffset.UTC, Watch.NONE);
+        assertThatThrownBy(() -> Running.bean(WeatherService.class)
+                        .store(scope, null, "Mast", "days.csv", file, reading, share -> {
+                            if (share > 0.5) {
+                                throw new Watch.Stopped();
+                            }
+                        }))
+                .isInstanceOf(Watch.Stopped.class);
+        assertThat(plan().plan().weather().isEmpty()).isTrue();
+        assertThat(Running.bean(WeatherMapper.class).stations(scope)).isEmpty();
+    }
+
+    @Test
+    void utahUnitsMayCountFromTheTurnOfEachAutumn() {
+        load("days.csv", csv(days()));
+        grower.post(base + "/winters", Map.of("chill", "UTAH"));
+        double season = plan().winters().totals(ChillModel.UTAH)[0];
+        grower.post(base + "/ways", Map.of("way", "winter.utah-start", "choice", "own"));
+        assertThat(plan().winters().totals(ChillModel.UTAH)[0]).isGreaterThan(season);
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("the turn of each autumn")
+                .contains("from ");
+        assertThat(grower.get(base + "/winters/winters.csv").body())
+                .containsPattern("20\\d\\d-\\d\\d-\\d\\dT\\d\\d:00");
+        assertThat(grower.post(base + "/ways", Map.of("way", "winter.utah-start", "choice", "never"))
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void everyTableComesAsCsvAndOtherPlacesAreReckoned() {
+        load("days.csv", csv(days()));
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
+        for (String table : List.of("winters", "models", "frost", "days")) {
+            assertThat(grower.get(base + "/winters/" + table + ".csv")
+                            .body()
+                            .lines()
+                            .count())
+                    .as(table)
+                    .isGreaterThan(3);
+        }
+        String screen =
+                grower.get(base + "/winters/springs.csv?variety=apple-cox").body();
+        String hollow = grower.get(base + "/winters/springs.csv?variety=apple-cox&place=HOLLOW")
+                .body();
+        assertThat(screen.lines().count()).isEqualTo(hollow.lines().count()).isGreaterThan(20);
+        assertThat(hollow).as("colder nights in a hollow").isNotEqualTo(screen);
+        assertThat(said(grower.get(base + "/winters/warmer?kelvin=0&place=WALL&metres=-100")))
+                .contains("before a house wall")
+                .contains("100 m lower")
+                .contains("zone");
     }
 
     @Test

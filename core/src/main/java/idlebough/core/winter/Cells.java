@@ -94,7 +94,7 @@ final class Cells {
             int b = Integer.parseInt(part.group(2));
             int c = Integer.parseInt(part.group(3));
             return switch (part.group(1).length() == 4 ? WeatherFile.DateOrder.YEAR_FIRST : order) {
-                case YEAR_FIRST -> LocalDate.of(a, b, c);
+                case YEAR_FIRST -> LocalDate.of(century(a), b, c);
                 case DAY_FIRST -> LocalDate.of(century(c), b, a);
                 case MONTH_FIRST -> LocalDate.of(century(c), a, b);
             };

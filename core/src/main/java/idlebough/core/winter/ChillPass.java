@@ -10,14 +10,14 @@ import java.util.Map;
  * All models over the same hours in one pass. Says the same as each model's own {@link ChillState}; five of them share
  * their look at the temperature, so together they cost little more than one.
  */
-final class ChillPass {
+public final class ChillPass {
     private ChillPass() {}
 
     /**
      * @param hours whole days of 24 temperatures, °C
      * @return running total at the end of each day, per model
      */
-    static Map<ChillModel, List<Double>> daily(double[] hours) {
+    public static Map<ChillModel, List<Double>> daily(double[] hours) {
         int days = hours.length / 24;
         double[][] totals = new double[ChillModel.values().length][days];
         DynamicChill dynamic = new DynamicChill();

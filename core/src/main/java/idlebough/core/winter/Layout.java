@@ -120,7 +120,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
         }
         if (!holds.contains(Column.DATE)) {
             int date = holds.indexOf(Column.TIME);
-            for (int i = 0; i < headings.size() && date < 0 && !named; i++) {
+            for (int i = 0; i < headings.size() && date < 0; i++) {
                 int at = i;
                 if (samples.stream()
                         .allMatch(row ->

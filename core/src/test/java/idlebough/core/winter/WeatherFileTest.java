@@ -242,6 +242,9 @@ class WeatherFileTest {
         WeatherFile.Reading open = read(text);
         assertThat(open.complaint()).contains("does not say which column");
         assertThat(open.layout().columns()).extracting(Layout.Seen::heading).containsExactly("nap", "also", "felso");
+        assertThat(open.layout().columns().get(0).column())
+                .as("dates are known by their looks")
+                .isEqualTo(Column.DATE);
         WeatherFile.Reading said = read(
                 text,
                 new WeatherFile.Wish(
