@@ -19,7 +19,10 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** A station that is asked over HTTP and answers with a {@link StationMessage}. */
 final class HttpStation implements LiveStation {
-    private static final int MOST_BYTES = 4_000_000;
+    static final int MOST_BYTES = 4_000_000;
+    /** More at once are cut into several messages by whoever sends them. */
+    private static final int MOST_READINGS = 5000;
+
     private final HttpClient client;
     private final URI address;
 
@@ -61,11 +64,14 @@ final class HttpStation implements LiveStation {
             if (message == null
                     || message.readings() == null
                     || message.readings().stream().anyMatch(r -> r == null || r.at() == null)) {
-                throw new IOException("its answer has no readings, or one without a time");
+                throw new IOException("there are no readings, or one is without a time");
+            }
+            if (message.readings().size() > MOST_READINGS) {
+                throw new IOException("more than " + MOST_READINGS + " readings at once");
             }
             return message.readings();
         } catch (JacksonException wrong) {
-            throw new IOException("its answer is not in the form of readings");
+            throw new IOException("this is not in the form of readings");
         }
     }
 }

@@ -10,10 +10,12 @@ import idlebough.app.web.Stage;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import idlebough.core.winter.LiveRules;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -26,7 +28,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -192,21 +193,24 @@ public class LiveController {
         return back(scope, station);
     }
 
-    /** A station sends; its key says whose it is. */
+    /** A station sends; its key says whose it is. Nothing is read of what comes without one. */
     @PostMapping("/readings")
     ResponseEntity<Map<String, Object>> push(
-            @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
-            @RequestBody(required = false) byte[] body) {
-        if (!authorization.startsWith("Bearer ")) {
-            return said(HttpStatus.UNAUTHORIZED, "A station’s key is wanted: Authorization: Bearer …");
+            @RequestHeader(name = "Authorization", defaultValue = "") String authorization, HttpServletRequest request)
+            throws IOException {
+        LiveMapper.Feed feed = authorization.startsWith("Bearer ")
+                ? service.feed(authorization.substring("Bearer ".length()).strip())
+                : null;
+        if (feed == null) {
+            return said(HttpStatus.UNAUTHORIZED, "A station’s key is wanted: Authorization: Bearer and the key.");
         }
         try {
-            LiveService.Taken taken = service.push(
-                    authorization.substring("Bearer ".length()).strip(),
-                    HttpStation.read(body == null ? new byte[0] : body));
+            LiveService.Taken taken = service.take(
+                    feed.scope(),
+                    feed.station(),
+                    ZoneId.of(feed.timeZone()),
+                    HttpStation.read(request.getInputStream().readNBytes(HttpStation.MOST_BYTES)));
             return ResponseEntity.accepted().body(Map.of("kept", taken.kept(), "doubted", taken.doubted()));
-        } catch (NotFound unknown) {
-            return said(HttpStatus.UNAUTHORIZED, "This key is no station’s.");
         } catch (IOException wrong) {
             return said(HttpStatus.BAD_REQUEST, "Not read: " + wrong.getMessage() + ".");
         }

@@ -141,14 +141,9 @@ public class LiveService {
         }
     }
 
-    /** Readings that came with a station's own key. */
-    @Transactional
-    public Taken push(String key, List<LiveReading> news) {
-        LiveMapper.Feed feed = live.byKey(WeatherService.sha256(key.getBytes(StandardCharsets.UTF_8)));
-        if (feed == null) {
-            throw new NotFound();
-        }
-        return take(feed.scope(), feed.station(), ZoneId.of(feed.timeZone()), news);
+    /** Whose key this is; null when it is nobody's. */
+    public LiveMapper.Feed feed(String key) {
+        return live.byKey(WeatherService.sha256(key.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** @return a new key with which the station may send; it is told once and only its hash is kept */

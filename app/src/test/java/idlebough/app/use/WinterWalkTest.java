@@ -169,6 +169,20 @@ class WinterWalkTest {
             page.locator("#figures:has-text('estimate')").waitFor();
             page.navigate(base(page) + "winters/load");
             tab.calm("loading temperatures");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Live readings"))
+                    .first()
+                    .click();
+            press(page, "Make another key");
+            page.locator("#figures code").first().waitFor();
+            page.fill("#pullUrl", "http://192.0.2.7/readings");
+            press(page, "Ask it there");
+            page.locator("#figures:has-text('may not fetch from 192.0.2.7:80')").waitFor();
+            assertThat(page.inputValue("#pullUrl")).as("what was typed is kept").isEqualTo("http://192.0.2.7/readings");
+            tab.calm("a station");
+            page.setViewportSize(390, 844);
+            assertThat(((Number) page.evaluate("document.documentElement.scrollWidth")).intValue())
+                    .as("nothing sticks out sideways on a phone")
+                    .isLessThanOrEqualTo(390);
         }
     }
 }

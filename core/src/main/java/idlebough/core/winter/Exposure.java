@@ -8,7 +8,7 @@ import java.util.Arrays;
  */
 public enum Exposure {
     SCREEN("as at the station", 0, 0),
-    HOLLOW("in a hollow, or below a slope with a dense hedge at its foot", -2, 1),
+    HOLLOW("in a hollow or at the foot of a slope", -2, 1),
     SLOPE("in the middle of a slope", 1.5, 0.5),
     TOP("on the top of a hill, in the wind", 0, 0.5),
     WALL("before a house wall on its sunny side", 1.5, 0.5),
