@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 public enum Column {
     NOTHING("not used", null, List.of()),
     DATE(
-            "the date, or date and time",
+            "the date, or date and time, or the day",
             null,
             List.of(),
             "date",
@@ -25,11 +25,15 @@ public enum Column {
             "dia",
             "día",
             "dzien",
+            "yyyymmdd",
             "datetime",
             "timestamp",
             "zeitstempel",
             "moment",
             "valid"),
+    /** With {@link #MONTH}, the date's column holds the day of the month alone. */
+    YEAR("the year", null, List.of(), "year", "yr", "jahr", "année", "annee", "año", "anno", "ano", "jaar"),
+    MONTH("the month", null, List.of(), "month", "monat", "mois", "mes", "mese", "mês", "maand"),
     TIME(
             "the time of day",
             null,

@@ -70,7 +70,7 @@ final class DayRows extends TableRows {
         if (breaksOff(row, line)) {
             return;
         }
-        String typed = row.get(layout.find(Column.DATE));
+        String typed = dateCell(row);
         LocalDate date = Cells.date(typed, order);
         if (date == null) {
             warnings.add(new Warning(line, "“" + typed + "” is not a date of the calendar", true));

@@ -28,7 +28,7 @@ import org.apache.commons.csv.CSVRecord;
  */
 final class HourRows extends TableRows {
     private static final Pattern CLOCK = Pattern.compile(
-            "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}:?\\d{2})?|\\d{8}(\\d{2})(\\d{2})?");
+            "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}(?::?\\d{2})?)?|\\d{8}(\\d{2})(\\d{2})?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
     private static final double STEP = 15;
     private static final int STUCK_HOURS = 24;
@@ -97,7 +97,7 @@ final class HourRows extends TableRows {
         if (breaksOff(row, line)) {
             return null;
         }
-        String date = row.get(layout.find(Column.DATE));
+        String date = dateCell(row);
         String time = layout.has(Column.TIME) ? row.get(layout.find(Column.TIME)) : null;
         LocalDateTime when = moment(date, time);
         if (when == null) {

@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
  * @param first 0-based line of the first row of figures
  */
 public record Layout(char delimiter, int header, int first, List<Seen> columns) {
-    private static final int LOOKED_AT = 30;
+    private static final int LOOKED_AT = 100;
     private static final char[] DELIMITERS = {';', '\t', ',', '|'};
     private static final int SAMPLES = 4;
     private static final Pattern QUOTES = Pattern.compile("^\"|\"$");
@@ -42,6 +42,11 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
 
     boolean has(Column column) {
         return find(column) >= 0;
+    }
+
+    /** Whether the date stands in three columns. */
+    boolean isApart() {
+        return has(Column.YEAR) && has(Column.MONTH);
     }
 
     /** A date, and either a temperature or both extremes. */

@@ -44,7 +44,14 @@ abstract class TableRows implements WeatherFile.Rows {
         this.layout = layout;
         this.wish = wish;
         int needed = 0;
-        for (Column column : List.of(Column.DATE, Column.TIME, Column.MINIMUM, Column.MAXIMUM, Column.TEMPERATURE)) {
+        for (Column column : List.of(
+                Column.DATE,
+                Column.YEAR,
+                Column.MONTH,
+                Column.TIME,
+                Column.MINIMUM,
+                Column.MAXIMUM,
+                Column.TEMPERATURE)) {
             needed = Math.max(needed, layout.find(column));
         }
         this.widest = needed;
@@ -71,6 +78,14 @@ abstract class TableRows implements WeatherFile.Rows {
         return true;
     }
 
+    /** What stands for the date in a row that does not break off. */
+    String dateCell(CSVRecord row) {
+        String cell = row.get(layout.find(Column.DATE));
+        return layout.isApart()
+                ? row.get(layout.find(Column.YEAR)) + "-" + row.get(layout.find(Column.MONTH)) + "-" + cell
+                : cell;
+    }
+
     /** The part of a cell before its time of day. */
     static String dayOf(String cell) {
         int end = cell.indexOf('T');
@@ -82,13 +97,12 @@ abstract class TableRows implements WeatherFile.Rows {
 
     /** Which order fits all dates; says so when more than one does. */
     void settleOrder() {
-        int at = layout.find(Column.DATE);
         boolean dayFits = true;
         boolean monthFits = true;
         boolean local = false;
         String before = "";
         for (CSVRecord row : rows) {
-            String day = row.size() > at ? dayOf(row.get(at)) : before;
+            String day = row.size() > widest ? dayOf(dateCell(row)) : before;
             int[] leading = day.equals(before) ? null : Cells.leading(day);
             before = day;
             if (leading != null) {

@@ -270,6 +270,8 @@ class WeatherFileTest {
         "'date,tmin K,tmax K', '2021-01-01,271.65,279.35', -1.5, 6.2",
         "'Day,Low Temp,High Temp', '2021-07-01,59,95', 15, 35",
         "'Datum,Tiefsttemperatur,Höchsttemperatur', '2021-01-01,-1.5,6.2', -1.5, 6.2",
+        "'# of a public archive; two lines\n# STN,YYYYMMDD,   TN,   TX', '  260,20210101,  -15,   62\n  260,20210102,  155,   262', -1.5, 6.2",
+        "'Station,Year,Month,Day,Minimum temperature (Degree C),Maximum temperature (Degree C)', '12,2021,7,1,-1.5,6.2', -1.5, 6.2",
         "'date,max wind,min temp,max temp', '2021-01-01,9,-1.5,6.2', -1.5, 6.2"
     })
     void unitsByHeadingOrBySize(String heading, String row, double low, double high) {
