@@ -22,11 +22,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -299,11 +299,14 @@ public class RecordController {
         model.addAttribute("reading", load.reading());
         model.addAttribute("record", record);
         model.addAttribute("strips", YearStrip.of(record));
-        model.addAttribute(
-                "others",
-                Arrays.stream(Element.values())
-                        .filter(element -> load.reading().with(element) > 0)
-                        .collect(Collectors.toMap(e -> e, e -> load.reading().with(e))));
+        Map<Element, Long> others = new EnumMap<>(Element.class);
+        for (Element element : Element.values()) {
+            long days = load.reading().with(element);
+            if (days > 0) {
+                others.put(element, days);
+            }
+        }
+        model.addAttribute("others", others);
         model.addAttribute("kinds", Column.values());
         model.addAttribute("scales", WeatherFile.TimeScale.values());
         return "winter/preview";

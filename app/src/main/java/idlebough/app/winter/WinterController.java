@@ -9,6 +9,8 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.Stage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
+import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Variety;
 import idlebough.core.winter.ChillMatch;
@@ -29,6 +31,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -77,6 +80,7 @@ public class WinterController {
             model.addAttribute("figures", figures(plan, chill, safe));
             sketch(model, plan, chill, safe, winter);
             model.addAttribute("soFar", soFar(plan, chill));
+            model.addAttribute("one", one(plan, chill, winter));
             model.addAttribute(
                     "spreads",
                     Arrays.stream(ChillModel.values())
@@ -85,6 +89,30 @@ public class WinterController {
             model.addAttribute("frosts", List.of(plan.frost(0), plan.frost(-2), plan.frost(-4)));
         }
         return "winter/winters";
+    }
+
+    /** The picked winter among the others; empty when none is picked or it was left out. */
+    private static List<Figure> one(Reckoning plan, ChillModel chill, Integer year) {
+        Winter picked = plan.winters().usable().stream()
+                .filter(w -> year != null && w.year() == year)
+                .findFirst()
+                .orElse(null);
+        if (picked == null) {
+            return List.of();
+        }
+        double total = picked.totals().get(chill);
+        long milder = Arrays.stream(plan.winters().totals(chill))
+                .filter(other -> other < total)
+                .count();
+        return List.of(new Figure(
+                "one",
+                Phrase.of("The winter of {}", picked.year()),
+                Amount.of(total, chill == ChillModel.PORTIONS ? Quantity.DECIMAL : Quantity.COUNT),
+                Phrase.of(
+                        "{} of {} were milder",
+                        Amount.count(milder),
+                        Amount.count(plan.winters().usable().size())),
+                () -> picked.working(chill, plan.winters().season())));
     }
 
     /** This winter until the record's end, against the others on the same day; null outside the season. */
@@ -111,18 +139,27 @@ public class WinterController {
      *
      * @param trend in ten years; null with fewer than five winters
      */
-    public record Spread(ChillModel model, double least, double tenth, double median, double ninth, Trend trend) {}
+    public record Spread(
+            ChillModel model,
+            double least,
+            double tenth,
+            double median,
+            double ninth,
+            Trend trend,
+            Supplier<Working> working) {}
 
     private static Spread spread(ChillModel model, List<Winter> usable, double[] totals) {
+        Trend trend = totals.length < 5
+                ? null
+                : Trend.of(usable.stream().mapToInt(Winter::year).toArray(), totals);
         return new Spread(
                 model,
                 Quantile.of(totals, 0),
                 Quantile.of(totals, 0.1),
                 Quantile.of(totals, 0.5),
                 Quantile.of(totals, 0.9),
-                totals.length < 5
-                        ? null
-                        : Trend.of(usable.stream().mapToInt(Winter::year).toArray(), totals));
+                trend,
+                () -> SafeChill.of(model, totals).working(trend));
     }
 
     /** One variety, now and in warmer winters. */

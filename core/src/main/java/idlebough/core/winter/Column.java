@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 public enum Column {
     NOTHING("not used", null, List.of()),
     DATE(
-            "the date, or date and time, or the day",
+            "date (and time)",
             null,
             List.of(),
             "date",
@@ -32,10 +32,10 @@ public enum Column {
             "moment",
             "valid"),
     /** With {@link #MONTH}, the date's column holds the day of the month alone. */
-    YEAR("the year", null, List.of(), "year", "yr", "jahr", "année", "annee", "año", "anno", "ano", "jaar"),
-    MONTH("the month", null, List.of(), "month", "monat", "mois", "mes", "mese", "mês", "maand"),
+    YEAR("year", null, List.of(), "year", "yr", "jahr", "année", "annee", "año", "anno", "ano", "jaar"),
+    MONTH("month", null, List.of(), "month", "monat", "mois", "mes", "mese", "mês", "maand"),
     TIME(
-            "the time of day",
+            "time of day",
             null,
             List.of(),
             "time",
@@ -49,7 +49,7 @@ public enum Column {
             "tijd",
             "uur"),
     MINIMUM(
-            "the day’s minimum",
+            "minimum",
             null,
             Unit.TEMPERATURES,
             "tmin",
@@ -69,7 +69,7 @@ public enum Column {
             "tiefstwert",
             "laagste"),
     MAXIMUM(
-            "the day’s maximum",
+            "maximum",
             null,
             Unit.TEMPERATURES,
             "tmax",
@@ -90,7 +90,7 @@ public enum Column {
             "höchstwert",
             "hoogste"),
     TEMPERATURE(
-            "the temperature at that time",
+            "temperature",
             null,
             Unit.TEMPERATURES,
             "temperature",
@@ -104,7 +104,7 @@ public enum Column {
             "lufttemperatur",
             "temperatura",
             "température"),
-    FLAG("a quality flag", null, List.of(), "flag", "quality", "qc", "qflag", "qualität", "calidad", "qualité"),
+    FLAG("quality flag", null, List.of(), "flag", "quality", "qc", "qflag", "qualität", "calidad", "qualité"),
     RAIN(
             "rain",
             Element.RAIN,
@@ -128,7 +128,7 @@ public enum Column {
             "chuva",
             "neerslag"),
     HUMIDITY(
-            "relative humidity",
+            "humidity",
             Element.HUMIDITY,
             List.of(Unit.PERCENT, Unit.FRACTION),
             "humidity",
@@ -185,7 +185,7 @@ public enum Column {
             "radiacion",
             "radiazione"),
     SNOW(
-            "snow on the ground",
+            "snow lying",
             Element.SNOW,
             List.of(Unit.CENTIMETRES, Unit.MILLIMETRES, Unit.INCHES, Unit.METRES),
             "snow",

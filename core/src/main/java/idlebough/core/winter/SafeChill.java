@@ -102,6 +102,11 @@ public record SafeChill(
     }
 
     public Working working() {
+        return working(null);
+    }
+
+    /** @param trend said as well, when it is not null */
+    public Working working(Trend trend) {
         Working.Builder steps = Working.of("How {} comes about", Amount.of(value, DECIMAL))
                 .step("{} whole winters, each summed by the {}", Amount.count(winters), model.label())
                 .step("least {}, median {}", Amount.of(least, DECIMAL), Amount.of(median, DECIMAL));
@@ -131,6 +136,12 @@ public record SafeChill(
                     Amount.of(interval.low(), DECIMAL),
                     Amount.of(interval.high(), DECIMAL),
                     Amount.count(winters));
+        }
+        if (trend != null) {
+            steps.step(
+                    "a straight line through the years by least squares moves it by {} in ten years, give or take {}, twice the standard error",
+                    Amount.of(10 * trend.perYear(), DECIMAL),
+                    Amount.of(10 * trend.halfWidth(), DECIMAL));
         }
         return steps.sensitive("Most sensitive to the two or three mildest winters, and to the season's first day.")
                 .from(model.source());

@@ -1,5 +1,10 @@
 package idlebough.core.winter;
 
+import static idlebough.core.measure.Quantity.DECIMAL;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Working;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
@@ -26,5 +31,41 @@ public record Winter(
         double lowest) {
     public boolean usable() {
         return status.usable();
+    }
+
+    /**
+     * How this winter's total comes about: its days and where they are from, and how far it was at the end of each month.
+     *
+     * @throws IllegalStateException when it was left out
+     */
+    public Working working(ChillModel model, Season season) {
+        List<Double> running = daily.get(model);
+        if (running == null) {
+            throw new IllegalStateException("The winter of " + year + " was left out: " + status.words() + ".");
+        }
+        LocalDate first = season.first(year);
+        Working.Builder steps = Working.of("How {} in {} comes about", Amount.of(totals.get(model), DECIMAL), year)
+                .step(
+                        "{} days, {} to {}, each by its 24 hours: as measured, or by the curve of its extremes",
+                        Amount.count(running.size()),
+                        first,
+                        season.last(year));
+        if (missingDays + neighbourDays > 0) {
+            steps.step(
+                    "{} days bridged by straight lines, {} lent by another station",
+                    Amount.count(missingDays),
+                    Amount.count(neighbourDays));
+        }
+        if (model == ChillModel.UTAH && utahFrom != null) {
+            steps.step("counted from {} on, when the running sum of autumn was lowest", utahFrom.toLocalDate());
+        }
+        for (int day = 0; day < running.size(); day++) {
+            LocalDate date = first.plusDays(day);
+            if (date.getDayOfMonth() == date.lengthOfMonth()) {
+                steps.step("by {}: {}", date, Amount.of(running.get(day), DECIMAL));
+            }
+        }
+        return steps.sensitive("Most sensitive to the mild days in the middle of it, and to its first day.")
+                .from(model.source());
     }
 }

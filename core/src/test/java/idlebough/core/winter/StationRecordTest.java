@@ -76,6 +76,58 @@ class StationRecordTest {
                 .satisfies(f -> assertThat(f.rule()).isEqualTo(WinterRules.NO_RECORD));
     }
 
+    /** The working of a winter ends where its total does, and names what was filled. */
+    @Test
+    void aWinterOpensItsWorking() {
+        WinterLedger ledger = WinterLedger.of(without(LocalDate.of(2003, 1, 10), 2), 45);
+        Winter winter = ledger.winters().stream()
+                .filter(w -> w.year() == 2003)
+                .findFirst()
+                .orElseThrow();
+        idlebough.core.judge.Working working = winter.working(ChillModel.PORTIONS, ledger.season());
+        List<String> steps = working.steps().stream()
+                .map(s -> s.in(new idlebough.core.measure.Display(
+                        idlebough.core.measure.UnitSystem.METRIC, java.util.Locale.UK)))
+                .toList();
+        assertThat(steps).anyMatch(step -> step.contains("2 days bridged"));
+        assertThat(steps.get(steps.size() - 1))
+                .contains("31 Mar 2003")
+                .contains(String.format(
+                        java.util.Locale.ROOT, "%.1f", winter.totals().get(ChillModel.PORTIONS)));
+        assertThat(steps).filteredOn(step -> step.startsWith("by ")).hasSize(5);
+        Winter out = WinterLedger.of(without(LocalDate.of(2003, 1, 10), 9), 45).winters().stream()
+                .filter(w -> w.year() == 2003)
+                .findFirst()
+                .orElseThrow();
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> out.working(ChillModel.PORTIONS, ledger.season()))
+                .isInstanceOf(IllegalStateException.class);
+    }
+
+    /** A place moves the nights and not the days, and never turns a day upside down (winter.md 6, common practice). */
+    @ParameterizedTest
+    @org.junit.jupiter.params.provider.EnumSource(Exposure.class)
+    void aPlaceMovesTheNights(Exposure exposure) {
+        StationRecord record = new StationRecord(DAYS);
+        StationRecord moved = record.at(exposure);
+        assertThat(Math.abs(exposure.kelvin())).as("capped at 3 K").isLessThanOrEqualTo(3);
+        for (DailyExtremes day : DAYS) {
+            DailyExtremes there = moved.on(day.date());
+            assertThat(there.maximum()).isEqualTo(day.maximum());
+            assertThat(there.minimum()).isLessThanOrEqualTo(there.maximum());
+            assertThat(there.minimum() - day.minimum())
+                    .isCloseTo(
+                            Math.min(exposure.kelvin(), day.maximum() - day.minimum()),
+                            org.assertj.core.data.Offset.offset(1e-9));
+        }
+        double mean = java.util.Arrays.stream(WinterLedger.of(record, 45).lowest())
+                .average()
+                .orElseThrow();
+        double there = java.util.Arrays.stream(WinterLedger.of(moved, 45).lowest())
+                .average()
+                .orElseThrow();
+        assertThat(there - mean).isCloseTo(exposure.kelvin(), org.assertj.core.data.Offset.offset(0.3));
+    }
+
     @ParameterizedTest
     @CsvSource({"45, 2003, 2002-11-01, 2003-03-31", "-36, 2003, 2003-05-01, 2003-09-30"})
     void seasonsAreNamedByTheYearInWhichTheyEnd(double latitude, int winter, LocalDate first, LocalDate last) {
