@@ -9,7 +9,6 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.Stage;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
-import idlebough.core.winter.LiveRules;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Clock;
@@ -77,15 +76,7 @@ public class LiveController {
                 .filter(r -> r.fault().equals(LiveCheck.Fault.NONE.name()))
                 .findFirst()
                 .orElse(null);
-        List<Finding> findings = new ArrayList<>();
-        if (link.pullUrl() != null || link.pushes()) {
-            findings.addAll(LiveRules.judge(
-                    link.name(),
-                    last == null ? null : last.at(),
-                    now,
-                    counts.getOrDefault(LiveCheck.Fault.STUCK.name(), 0L),
-                    counts.getOrDefault(LiveCheck.Fault.CLOCK.name(), 0L)));
-        }
+        List<Finding> findings = service.findings(scope, link);
         model.addAttribute(
                 "findings",
                 pages.shown(plan, findings.stream().filter(f -> !f.isSound()).toList()));

@@ -49,9 +49,11 @@ public class WinterController {
     private static final double TOP = 60;
     private static final double BOTTOM = 590;
     private final Pages pages;
+    private final LiveService live;
 
-    WinterController(Pages pages) {
+    WinterController(Pages pages, LiveService live) {
         this.pages = pages;
+        this.live = live;
     }
 
     /** One winter's line on the sketch. */
@@ -68,6 +70,7 @@ public class WinterController {
         Reckoning plan = pages.open(model, scope, Stage.WINTERS);
         ChillModel chill = plan.plan().settings().chillModel();
         List<Winter> usable = plan.winters().usable();
+        model.addAttribute("stations", pages.shown(plan, live.doubts(scope)));
         model.addAttribute("models", ChillModel.values());
         model.addAttribute("chill", chill);
         model.addAttribute("usable", usable);

@@ -148,6 +148,7 @@ class LiveStationTest {
             assertThat(plan().plan().weather().on(LocalDate.ofInstant(begin, ZoneOffset.UTC)))
                     .isNotNull();
             assertThat(page()).contains("The clock of Field mast jumped").contains("has been silent for");
+            assertThat(grower.get(live.replaceAll("/stations.*", "")).body()).contains("has been silent for");
         }
         Running.bean(LivePuller.class).pull();
         assertThat(page()).contains("It was asked and gave nothing");
