@@ -291,6 +291,35 @@ class WinterFormsTest {
                 .isEqualTo(404);
     }
 
+    /** Utah takes warm hours away: in a warm place it ends below nought, and the button counts otherwise. */
+    @Test
+    void aModelThatDoesNotApplySaysSo() {
+        load(
+                "warm.csv",
+                csv(new WeatherGenerator(5, 20, 4, 20, 10, 0.7, 2, 0.5, 0)
+                        .days(LocalDate.of(2014, 8, 1), LocalDate.of(2024, 7, 31))));
+        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below nought");
+        grower.post(base + "/winters", Map.of("chill", "UTAH"));
+        String page = said(grower.get(base + "/winters"));
+        assertThat(page).contains("winters end below nought").contains("Count in portions");
+        assertThat(page).as("the button is a form that does it").containsPattern("name=\"chill\" value=\"PORTIONS\"");
+        grower.post(base + "/winters", Map.of("chill", "PORTIONS"));
+        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below nought");
+    }
+
+    /** Three winters: nothing is said of nine in ten but between what it may lie. */
+    @Test
+    void fewWintersSayLittle() {
+        load(
+                "few.csv",
+                csv(days().stream().filter(d -> d.date().getYear() < 2004).toList()));
+        assertThat(said(grower.get(base + "/winters")))
+                .contains("3 whole ones")
+                .contains("What nine winters of ten reach cannot be said yet: it may be anything from")
+                .contains("too few winters to say")
+                .doesNotContain("Reached in nine winters of ten");
+    }
+
     @Test
     void everyTableComesAsCsvAndOtherPlacesAreReckoned() {
         load("days.csv", csv(days()));
