@@ -66,6 +66,14 @@ public class Pages {
                         .filter(peg -> !peg.look().equals("hollow"))
                         .mapToLong(peg -> plan.count(peg.stage().room(), Standing.DOUBTFUL))
                         .sum());
+        // Whatever rests on the winters says so while they are made; on Winters itself it stands beside the station.
+        model.addAttribute(
+                "madeWinters",
+                plan.plan().standIn()
+                        && (here == Stage.VARIETIES
+                                || here == Stage.PARTNERS
+                                || here == Stage.WATER
+                                || here == Stage.ALMANAC));
         model.addAttribute("because", because(scope));
         if (here != null) {
             model.addAttribute("findings", shown(plan, plan.doubts(here.room())));

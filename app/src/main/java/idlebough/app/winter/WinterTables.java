@@ -1,6 +1,7 @@
 package idlebough.app.winter;
 
 import idlebough.app.plan.NotFound;
+import idlebough.app.plan.Plan;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.app.web.Pages;
@@ -33,6 +34,9 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @Controller
 @RequestMapping(path = "/orchards/{orchard}/winters", produces = "text/csv;charset=UTF-8")
 public class WinterTables {
+    /** What stands in for a measurement is never called one. */
+    private static final String MADE = "made";
+
     private final Pages pages;
 
     WinterTables(Pages pages) {
@@ -79,8 +83,13 @@ public class WinterTables {
         names.addAll(List.of("utah_from", "lowest_c"));
         List<List<Object>> rows = new ArrayList<>();
         for (Winter winter : plan.winters().winters()) {
-            List<Object> row =
-                    row(winter.year(), winter.status().words(), winter.missingDays(), winter.neighbourDays());
+            List<Object> row = row(
+                    winter.year(),
+                    plan.plan().standIn() && winter.usable()
+                            ? MADE
+                            : winter.status().words(),
+                    winter.missingDays(),
+                    winter.neighbourDays());
             for (ChillModel each : ChillModel.values()) {
                 row.add(winter.usable() ? tenth(winter.totals().get(each)) : "");
             }
@@ -200,12 +209,13 @@ public class WinterTables {
     @ResponseBody
     String days(Scope scope) {
         List<List<Object>> rows = new ArrayList<>();
-        for (DailyExtremes day : pages.reckon(scope).plan().weather().days()) {
+        Plan plan = pages.reckon(scope).plan();
+        for (DailyExtremes day : plan.weather().days()) {
             rows.add(row(
                     day.date(),
                     String.format(Locale.ROOT, "%.2f", day.minimum()),
                     String.format(Locale.ROOT, "%.2f", day.maximum()),
-                    day.origin().name().toLowerCase(Locale.ROOT)));
+                    plan.standIn() ? MADE : day.origin().name().toLowerCase(Locale.ROOT)));
         }
         return table(List.of("date", "tmin", "tmax", "origin"), rows);
     }

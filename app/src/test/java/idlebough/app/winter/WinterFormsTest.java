@@ -149,8 +149,18 @@ class WinterFormsTest {
         assertThat(said(grower.get(base + "/winters")))
                 .contains("Made winters, a stand-in")
                 .contains("These winters are made");
+        for (String stage : List.of("varieties", "partners", "water", "almanac")) {
+            assertThat(said(grower.get(base + "/" + stage)))
+                    .as("whatever rests on made winters says so")
+                    .contains("Reckoned with made winters, a stand-in");
+        }
+        assertThat(grower.get(base + "/winters/days.csv").body())
+                .contains(",made")
+                .doesNotContain("measured");
+        assertThat(grower.get(base + "/winters/winters.csv").body()).contains(",made,");
         load("days.csv", csv(days()));
         assertThat(plan().plan().standIn()).isFalse();
+        assertThat(said(grower.get(base + "/varieties"))).doesNotContain("made winters");
         assertThat(plan().plan().weather().size())
                 .as("made and measured days never mix")
                 .isEqualTo(days().size());

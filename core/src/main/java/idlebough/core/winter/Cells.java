@@ -15,8 +15,8 @@ final class Cells {
     /** No thermometer has more. */
     private static final int MOST_DIGITS = 15;
 
-    private static final Pattern DATE =
-            Pattern.compile("(\\d{1,4})[-/. ](\\d{1,2})[-/. ](\\d{1,4}).*|(\\d{4})(\\d{2})(\\d{2})(\\d{2}){0,2}");
+    private static final Pattern DATE = Pattern.compile(
+            "(\\d{1,4})[-/. ](\\d{1,2})[-/. ](\\d{1,4})(?:[T ,;].*)?|(\\d{4})(\\d{2})(\\d{2})(\\d{2}){0,2}");
     private static final Set<String> BAD_FLAGS = Set.of(
             "b",
             "bad",

@@ -116,7 +116,7 @@ public record SafeChill(
             int k = (int) Math.floor((winters - 1) * SHARE);
             double share = (winters - 1) * SHARE - k;
             steps.step(
-                    "sorted, the tenth percentile lies {} of the way from {} to {}: {}",
+                    "sorted, the tenth percentile (type 7 of Hyndman & Fan 1996) lies {} of the way from {} to {}: {}",
                     Amount.of(share, DECIMAL),
                     Amount.of(totals[k], DECIMAL),
                     Amount.of(totals[Math.min(k + 1, winters - 1)], DECIMAL),

@@ -124,4 +124,101 @@ class FrostTest {
         assertThat(trend.perYear()).isCloseTo(library.getSlope(), within(1e-9));
         assertThat(trend.halfWidth()).isCloseTo(2 * library.getSlopeStdErr(), within(1e-9));
     }
+
+    /** Days at a constant temperature, so that chill and heat add up by hand. */
+    private static SeasonHours constant(double winter, double spring, int winterDays, int springDays) {
+        LocalDate from = LocalDate.of(2020, 11, 1);
+        List<DailyExtremes> days = new ArrayList<>();
+        for (int i = 0; i < winterDays + springDays; i++) {
+            double celsius = i < winterDays ? winter : spring;
+            days.add(DailyExtremes.measured(from.plusDays(i), celsius, celsius));
+        }
+        double[] hours = new double[24 * days.size()];
+        for (int h = 0; h < hours.length; h++) {
+            hours[h] = days.get(h / 24).minimum();
+        }
+        return new SeasonHours(from, hours, days);
+    }
+
+    /** 24 chill hours a day at 5 °C; 21 °C·h an hour at 25 °C, the curve's maximum (Anderson et al. 1986). */
+    @Test
+    void chillThenHeatByHand() {
+        SeasonHours hours = constant(5, 25, 50, 60);
+        Bloom bloom = Bloom.of(2021, hours, ChillModel.HOURS, 1000, 5040);
+        assertThat(bloom.chillMet())
+                .as("the thousandth hour is 15 h of the 42nd day")
+                .isEqualTo(LocalDate.of(2020, 12, 12).atTime(15, 0));
+        assertThat(bloom.chill()).isEqualTo(1000);
+        // From 16 h of 12 December to the end of the 20th.
+        double cool = 200;
+        double before = Heat.of(5) * cool;
+        long warm = (long) Math.ceil((5040 - before) / 21);
+        assertThat(bloom.full())
+                .isEqualTo(LocalDate.of(2020, 12, 21).atStartOfDay().plusHours(warm - 1));
+        assertThat(java.time.temporal.ChronoUnit.DAYS.between(bloom.first(), bloom.end()) + 1)
+                .as("ten days of warmth bring all bloom in two; four are the least")
+                .isEqualTo(4);
+        assertThat(bloom.heatUntil(LocalDate.of(2020, 12, 12))).isNull();
+        assertThat(bloom.heatUntil(LocalDate.of(2020, 12, 22))).isCloseTo(before + 21 * 37, within(1e-6));
+        assertThat(bloom.heatUntil(LocalDate.of(2022, 1, 1))).isNull();
+    }
+
+    @Test
+    void withoutChillOrHeatThereIsNoBloom() {
+        Bloom neverWoken = Bloom.of(2021, constant(12, 20, 60, 60), ChillModel.HOURS, 100, 5000);
+        assertThat(neverWoken.chillMet()).isNull();
+        assertThat(neverWoken.full()).isNull();
+        Bloom neverWarm = Bloom.of(2021, constant(5, 4, 60, 60), ChillModel.HOURS, 1000, 5000);
+        assertThat(neverWarm.chillMet()).isNotNull();
+        assertThat(neverWarm.full()).isNull();
+        assertThat(FrostKill.of(neverWarm, FrostKill.stages("apple")))
+                .satisfiesAnyOf(
+                        spring -> assertThat(spring).isNull(),
+                        spring -> assertThat(spring.night()).isNull());
+        Bloom slow = Bloom.of(2021, constant(5, 8, 45, 200), ChillModel.HOURS, 1000, 5000);
+        assertThat(java.time.temporal.ChronoUnit.DAYS.between(slow.first(), slow.end()) + 1)
+                .as("a cool spring stretches bloom, to eighteen days at most")
+                .isEqualTo(18);
+    }
+
+    /** Ten springs, the last frost on a known day of each: the odds are read off by type 7 (Hyndman & Fan 1996). */
+    @Test
+    void frostOddsOfARecordWithAKnownAnswer() {
+        List<DailyExtremes> days = new ArrayList<>();
+        for (LocalDate day = LocalDate.of(2000, 8, 1); day.isBefore(LocalDate.of(2010, 8, 1)); day = day.plusDays(1)) {
+            // The last frost of the year ending in 2001 falls on 1 April, of 2002 on 2 April, and so on.
+            LocalDate last = LocalDate.of(day.getYear(), 4, Math.max(1, day.getYear() - 2000));
+            boolean frost = day.getMonthValue() <= 4 && !day.isAfter(last) || day.getMonthValue() == 12;
+            days.add(DailyExtremes.measured(day, frost ? -0.5 : 6, 15));
+        }
+        FrostDates frost = FrostDates.of(new StationRecord(days), 45, 0);
+        assertThat(frost.years()).isEqualTo(10);
+        // Days 1 to 10 of April: the half lies between the fifth and the sixth, a tenth of the years is left at 9.1.
+        assertThat(frost.spring(0.1)).isEqualTo(LocalDate.of(2027, 4, 9));
+        assertThat(frost.spring(0.9)).isEqualTo(LocalDate.of(2027, 4, 2));
+        assertThat(frost.autumn(0.1)).isEqualTo(LocalDate.of(2026, 12, 1));
+        assertThat(frost.autumn(0.9)).isEqualTo(LocalDate.of(2026, 12, 1));
+        FrostDates hard = FrostDates.of(new StationRecord(days), 45, -1);
+        assertThat(hard.spring(0.1)).as("rarer than one year in ten").isNull();
+        assertThat(frost.working().steps()).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(frost.working()
+                        .sensitivity()
+                        .in(new idlebough.core.measure.Display(
+                                idlebough.core.measure.UnitSystem.METRIC, java.util.Locale.UK)))
+                .contains("fewer than 20 years");
+    }
+
+    @org.junit.jupiter.params.ParameterizedTest
+    @org.junit.jupiter.params.provider.CsvSource({"3, STOP", "5, DOUBTFUL", "19, DOUBTFUL", "20, SOUND"})
+    void howManyWintersAreEnough(int winters, idlebough.core.judge.Standing standing) {
+        List<DailyExtremes> days = new WeatherGenerator(4, 9, 9, 15, 10, 0.7, 3, 0.5, 0)
+                .days(LocalDate.of(1990, 8, 1), LocalDate.of(1990 + winters, 7, 31));
+        assertThat(WinterRules.judge(WinterLedger.of(new StationRecord(days), 45)))
+                .filteredOn(f -> f.rule().equals(WinterRules.FEW_WINTERS))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.standing()).isEqualTo(standing);
+                    assertThat(f.measured().value()).isEqualTo(winters);
+                });
+    }
 }
