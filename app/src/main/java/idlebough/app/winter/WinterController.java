@@ -28,9 +28,11 @@ import idlebough.core.winter.WinterLedger;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -48,6 +50,12 @@ public class WinterController {
     private static final double RIGHT = 640;
     private static final double TOP = 60;
     private static final double BOTTOM = 590;
+    /** Where the words of a level begin, and how wide a letter of them is. */
+    private static final double WORDS = 71;
+
+    private static final double LETTER = 7.2;
+    private static final double CLOSE = 18;
+    private static final int NAMED = 3;
     private final Pages pages;
     private final LiveService live;
 
@@ -59,8 +67,12 @@ public class WinterController {
     /** One winter's line on the sketch. */
     public record Line(int year, String points, boolean picked, double endY, double total) {}
 
-    /** A level across the sketch. */
-    public record Level(String words, double y, boolean need) {}
+    /**
+     * A level across the sketch.
+     *
+     * @param x where its words begin
+     */
+    public record Level(String words, double x, double y, boolean need) {}
 
     /** A month on the time axis. */
     public record Tick(String words, double x) {}
@@ -282,7 +294,6 @@ public class WinterController {
         List<Variety> needs = plan.chosen().stream()
                 .map(plan::variety)
                 .filter(v -> v.chillNeed() > 0 && v.chillModel() == chill)
-                .limit(5)
                 .toList();
         double most = Math.max(
                         Arrays.stream(safe.totals()).max().orElse(1),
@@ -332,16 +343,8 @@ public class WinterController {
                             x(daily.size() - 1, days)));
         }
         model.addAttribute("lines", lines);
-        List<Level> levels = new ArrayList<>();
-        needs.forEach(v -> levels.add(
-                new Level(v.name() + " needs " + Math.round(v.chillNeed()), y(v.chillNeed(), least, most), true)));
-        if (!Double.isNaN(safe.value())) {
-            levels.add(new Level("nine of ten: " + Math.round(safe.value()), y(safe.value(), least, most), false));
-        }
-        model.addAttribute("levels", levels);
-        model.addAttribute(
-                "needless",
-                plan.chosen().stream().map(plan::variety).anyMatch(v -> v.chillNeed() > 0 && v.chillModel() != chill));
+        model.addAttribute("levels", levels(needs, safe, least, most));
+        model.addAttribute("elsewhere", elsewhere(plan, chill));
         List<Tick> across = new ArrayList<>();
         LocalDate first = plan.winters().season().first(2001);
         for (int month = 0; month < 6; month++) {
@@ -360,6 +363,45 @@ public class WinterController {
             up.add(new Tick(String.valueOf(Math.round(value)), y(value, least, most)));
         }
         model.addAttribute("scale", up);
+    }
+
+    /** Varieties of the same need share a level; the highest comes first. */
+    private static List<Level> levels(List<Variety> needs, SafeChill safe, double least, double most) {
+        Map<Double, List<String>> together = new TreeMap<>(Comparator.reverseOrder());
+        needs.forEach(v -> together.computeIfAbsent(v.chillNeed(), need -> new ArrayList<>())
+                .add(v.name()));
+        List<Level> levels = new ArrayList<>();
+        for (Map.Entry<Double, List<String>> level : together.entrySet()) {
+            List<String> names = level.getValue();
+            String words = String.join(", ", names.subList(0, Math.min(NAMED, names.size())))
+                    + (names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "")
+                    + (names.size() > 1 ? " need " : " needs ")
+                    + Math.round(level.getKey());
+            levels.add(new Level(words, WORDS, y(level.getKey(), least, most), true));
+        }
+        if (!Double.isNaN(safe.value())) {
+            String words = "nine of ten: " + Math.round(safe.value());
+            double y = y(safe.value(), least, most);
+            boolean free = levels.stream().allMatch(level -> Math.abs(level.y() - y) > CLOSE);
+            levels.add(new Level(words, free ? WORDS : RIGHT - LETTER * words.length() - 20, y, false));
+        }
+        return levels;
+    }
+
+    /** Needs of chosen varieties that are known in another unit, and so not on this drawing. */
+    public record Elsewhere(ChillModel model, long needs) {}
+
+    private static List<Elsewhere> elsewhere(Reckoning plan, ChillModel chill) {
+        return Arrays.stream(ChillModel.values())
+                .filter(model -> model != chill)
+                .map(model -> new Elsewhere(
+                        model,
+                        plan.chosen().stream()
+                                .map(plan::variety)
+                                .filter(v -> v.chillNeed() > 0 && v.chillModel() == model)
+                                .count()))
+                .filter(other -> other.needs() > 0)
+                .toList();
     }
 
     private static double x(int day, int days) {
