@@ -174,7 +174,7 @@ public class LoadService {
                 load.state = after;
             } catch (Watch.Stopped stopped) {
                 load.state = State.STOPPED;
-            } catch (RuntimeException trouble) {
+            } catch (RuntimeException | OutOfMemoryError trouble) {
                 LOG.error("A weather file could not be taken", trouble);
                 load.state = State.FAILED;
             }

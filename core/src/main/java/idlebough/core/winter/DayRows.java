@@ -19,17 +19,11 @@ final class DayRows extends TableRows {
     private final NavigableMap<LocalDate, DayWeather> weather = new TreeMap<>();
 
     DayRows(Layout layout, WeatherFile.Wish wish) {
-        super(layout, wish);
+        super(layout, wish, Column.MAXIMUM);
     }
 
     @Override
-    public WeatherFile.Reading reading(Watch watch) {
-        settleOrder();
-        settleUnits(Column.MAXIMUM);
-        for (int i = 0; i < rows.size(); i++) {
-            look(i, rows.size(), watch);
-            take(rows.get(i), lines.get(i));
-        }
+    public WeatherFile.Reading reading() {
         NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();
         pairs.forEach((date, pair) -> {
             double high = pair[1];
@@ -66,7 +60,8 @@ final class DayRows extends TableRows {
                 sorted());
     }
 
-    private void take(CSVRecord row, long line) {
+    @Override
+    public void take(long line, CSVRecord row) {
         if (breaksOff(row, line)) {
             return;
         }

@@ -48,26 +48,23 @@ final class GhcnFile {
 
     /** Null when the text has none of these layouts. */
     static WeatherFile.Reading read(String text, Watch watch) {
-        String[] lines = text.split("\r\n|\n|\r", -1);
-        String first = "";
-        for (String line : lines) {
-            if (!line.isBlank()) {
-                first = line;
-                break;
-            }
+        String first = text.stripLeading().lines().findFirst().orElse("");
+        boolean months = MONTH_LINE.matcher(first).matches() && first.indexOf(',') < 0;
+        boolean elements = ELEMENT_LINE.matcher(first).matches();
+        if (!months && !elements && !List.of(cells(first)).containsAll(COLUMNS)) {
+            return null;
         }
+        String[] lines = text.split("\r\n|\n|\r", -1);
         GhcnFile file = new GhcnFile(watch);
-        if (MONTH_LINE.matcher(first).matches() && first.indexOf(',') < 0) {
+        if (months) {
             file.layout = "the daily archive’s month lines";
             file.months(lines);
-        } else if (ELEMENT_LINE.matcher(first).matches()) {
+        } else if (elements) {
             file.layout = "the daily archive, one line for each element of a day";
             file.elements(lines);
-        } else if (List.of(cells(first)).containsAll(COLUMNS)) {
+        } else {
             file.layout = "the daily archive, one line a day";
             file.columns(lines);
-        } else {
-            return null;
         }
         return file.reading();
     }

@@ -39,10 +39,12 @@ final class HourRows extends TableRows {
     private final NavigableMap<Long, Double> readings = new TreeMap<>();
     private final Map<LocalDate, Map<Element, Sum>> beside = new TreeMap<>();
     private int twice;
+    private Double last;
+    private int run;
     private LocalDateTime lastWall;
 
     HourRows(Layout layout, WeatherFile.Wish wish, ZoneId zone) {
-        super(layout, wish);
+        super(layout, wish, Column.TEMPERATURE);
         this.zone = zone;
     }
 
@@ -59,30 +61,26 @@ final class HourRows extends TableRows {
     }
 
     @Override
-    public WeatherFile.Reading reading(Watch watch) {
-        settleOrder();
-        settleUnits(Column.TEMPERATURE);
-        Double last = null;
-        int run = 1;
-        for (int i = 0; i < rows.size(); i++) {
-            look(i, rows.size(), watch);
-            Double celsius = take(rows.get(i), lines.get(i));
-            if (celsius == null) {
-                continue;
-            }
-            if (last != null && Math.abs(celsius - last) > STEP) {
-                warnings.add(new Warning(
-                        lines.get(i), "more than 15 K from one reading to the next; kept, look at it", false));
-            }
-            run = last != null && last.equals(celsius) ? run + 1 : 1;
-            if (run == STUCK_HOURS) {
-                warnings.add(new Warning(
-                        lines.get(i),
-                        "the same figure " + STUCK_HOURS + " times in a row, a stuck sensor perhaps; kept, look at it",
-                        false));
-            }
-            last = celsius;
+    public void take(long line, CSVRecord row) {
+        Double celsius = read(row, line);
+        if (celsius == null) {
+            return;
         }
+        if (last != null && Math.abs(celsius - last) > STEP) {
+            warnings.add(new Warning(line, "more than 15 K from one reading to the next; kept, look at it", false));
+        }
+        run = celsius.equals(last) ? run + 1 : 1;
+        if (run == STUCK_HOURS) {
+            warnings.add(new Warning(
+                    line,
+                    "the same figure " + STUCK_HOURS + " times in a row, a stuck sensor perhaps; kept, look at it",
+                    false));
+        }
+        last = celsius;
+    }
+
+    @Override
+    public WeatherFile.Reading reading() {
         if (twice > 1 && wish.scale() == WeatherFile.TimeScale.STANDARD) {
             warnings.add(new Warning(
                     0,
@@ -93,7 +91,7 @@ final class HourRows extends TableRows {
     }
 
     /** @return °C when the row was read */
-    private Double take(CSVRecord row, long line) {
+    private Double read(CSVRecord row, long line) {
         if (breaksOff(row, line)) {
             return null;
         }

@@ -4,17 +4,17 @@ import idlebough.core.winter.WeatherFile.DateOrder;
 import idlebough.core.winter.WeatherFile.Warning;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * What the rows of days and the rows of single readings have in common. The rows are kept as text until all are there,
- * because the order of the dates and the unit of the temperatures are known only from all of them.
+ * What the rows of days and the rows of single readings have in common: a first look at all of them settles the order of
+ * the dates and the unit of the temperatures, then each is taken.
  */
 abstract class TableRows implements WeatherFile.Rows {
     /** Beyond these no air temperature was ever measured near an orchard, °C (winter.md 1.3, common practice). */
@@ -29,18 +29,24 @@ abstract class TableRows implements WeatherFile.Rows {
     private static final int FIRST_TIME = 6;
 
     final WeatherFile.Wish wish;
-    final List<CSVRecord> rows = new ArrayList<>();
-    final List<Long> lines = new ArrayList<>();
     final List<Warning> warnings = new ArrayList<>();
     private final Set<String> strangeFlags = new HashSet<>();
     private final int widest;
+    private final int warmest;
+    private final TreeMap<Double, Integer> figures = new TreeMap<>();
+    private boolean whole = true;
+    private boolean dayFits = true;
+    private boolean monthFits = true;
+    private boolean local;
+    private String lookedAt = "";
     private String lastDay;
     private LocalDate lastDate;
     Layout layout;
     DateOrder order;
     boolean ambiguous;
 
-    TableRows(Layout layout, WeatherFile.Wish wish) {
+    /** @param warmest the column whose figures tell their unit by their size */
+    TableRows(Layout layout, WeatherFile.Wish wish, Column warmest) {
         this.layout = layout;
         this.wish = wish;
         int needed = 0;
@@ -55,19 +61,35 @@ abstract class TableRows implements WeatherFile.Rows {
             needed = Math.max(needed, layout.find(column));
         }
         this.widest = needed;
+        this.warmest = layout.find(warmest);
     }
 
-    /** Said while the rows are understood, which takes as long again as reading them. */
-    static void look(int row, int of, Watch watch) {
-        if ((row & 0xfff) == 0) {
-            watch.at(0.4 + 0.6 * row / of);
+    @Override
+    public final void look(long line, CSVRecord row) {
+        if (row.size() <= widest) {
+            return;
+        }
+        String day = dayOf(dateCell(row));
+        int[] leading = day.equals(lookedAt) ? null : Cells.leading(day);
+        lookedAt = day;
+        if (leading != null) {
+            local = true;
+            dayFits &= leading[1] <= 12;
+            monthFits &= leading[0] <= 12;
+        }
+        if (layout.columns().get(warmest).unit() == null && !Cells.isMissing(row.get(warmest))) {
+            Double figure = Cells.number(row.get(warmest));
+            if (figure != null) {
+                figures.merge(figure, 1, Integer::sum);
+                whole &= figure == Math.rint(figure);
+            }
         }
     }
 
     @Override
-    public final void accept(long line, CSVRecord row) {
-        rows.add(row);
-        lines.add(line);
+    public final void settle() {
+        settleOrder();
+        settleUnits();
     }
 
     boolean breaksOff(CSVRecord row, long line) {
@@ -96,21 +118,7 @@ abstract class TableRows implements WeatherFile.Rows {
     }
 
     /** Which order fits all dates; says so when more than one does. */
-    void settleOrder() {
-        boolean dayFits = true;
-        boolean monthFits = true;
-        boolean local = false;
-        String before = "";
-        for (CSVRecord row : rows) {
-            String day = row.size() > widest ? dayOf(dateCell(row)) : before;
-            int[] leading = day.equals(before) ? null : Cells.leading(day);
-            before = day;
-            if (leading != null) {
-                local = true;
-                dayFits &= leading[1] <= 12;
-                monthFits &= leading[0] <= 12;
-            }
-        }
+    private void settleOrder() {
         order = !local
                 ? DateOrder.YEAR_FIRST
                 : wish.order() != null
@@ -133,23 +141,13 @@ abstract class TableRows implements WeatherFile.Rows {
     }
 
     /** The unit of the temperatures where no heading and no grower says it: by the size of the figures. */
-    void settleUnits(Column warmest) {
-        int at = layout.find(warmest);
-        Unit said = layout.columns().get(at).unit();
-        Unit unit = said;
-        if (said == null) {
-            double[] figures = rows.stream()
-                    .filter(row -> row.size() > at && !Cells.isMissing(row.get(at)))
-                    .map(row -> Cells.number(row.get(at)))
-                    .filter(figure -> figure != null)
-                    .mapToDouble(Double::doubleValue)
-                    .toArray();
-            Arrays.sort(figures);
-            double middle = figures.length == 0 ? 0 : Quantile.of(figures, 0.5);
-            double ninth = figures.length == 0 ? 0 : Quantile.of(figures, 0.9);
-            boolean whole = Arrays.stream(figures).allMatch(figure -> figure == Math.rint(figure));
-            unit = whole && ninth > TENTHS_ABOVE ? Unit.TENTHS : middle > TOO_WARM ? Unit.FAHRENHEIT : Unit.CELSIUS;
-            String what = warmest == Column.MAXIMUM ? "maxima" : "temperatures";
+    private void settleUnits() {
+        Unit unit = layout.columns().get(warmest).unit();
+        if (unit == null) {
+            unit = whole && figure(0.9) > TENTHS_ABOVE
+                    ? Unit.TENTHS
+                    : figure(0.5) > TOO_WARM ? Unit.FAHRENHEIT : Unit.CELSIUS;
+            String what = layout.columns().get(warmest).column() == Column.MAXIMUM ? "maxima" : "temperatures";
             if (unit == Unit.FAHRENHEIT) {
                 warnings.add(new Warning(
                         0, "half of the " + what + " are above 45, so the figures were taken as °F", false));
@@ -164,6 +162,19 @@ abstract class TableRows implements WeatherFile.Rows {
                 layout = layout.with(i, unit);
             }
         }
+    }
+
+    /** The figure that this share of all lies at or below; nought without any. */
+    private double figure(double share) {
+        long all = figures.values().stream().mapToLong(Integer::longValue).sum();
+        long seen = 0;
+        for (Map.Entry<Double, Integer> each : figures.entrySet()) {
+            seen += each.getValue();
+            if (seen >= share * all) {
+                return each.getKey();
+            }
+        }
+        return 0;
     }
 
     /** °C; null after saying what is wrong with the cell. */

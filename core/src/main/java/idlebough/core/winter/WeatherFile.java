@@ -9,6 +9,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
@@ -24,6 +25,8 @@ import org.apache.commons.csv.CSVRecord;
  * by the values that occur ({@link Layout}). All of it can be corrected by a {@link Wish}.
  */
 public final class WeatherFile {
+    private static final int TOP = 150;
+
     private WeatherFile() {}
 
     /** How the day, month and year of a local date follow each other. */
@@ -130,8 +133,7 @@ public final class WeatherFile {
         if (archive != null) {
             return archive;
         }
-        List<String> lines = List.of(text.split("\n", -1));
-        Layout layout = Layout.of(lines, wish);
+        Layout layout = Layout.of(top(text), wish);
         if (layout == null) {
             return Reading.failed(
                     "No header row with a date, a minimum and a maximum was found, nor one with a time and a temperature; name the columns date, tmin and tmax, or time and temperature.");
@@ -143,21 +145,34 @@ public final class WeatherFile {
         }
         try {
             Rows rows = layout.isHourly() ? new HourRows(layout, wish, zone) : new DayRows(layout, wish);
-            feed(rows, text, layout, watch, lines.size());
-            return rows.reading(watch);
+            // Twice over the text: the order of the dates and the units are known only from all rows, and a long file's
+            // rows would fill the memory if they were kept.
+            feed(text, layout, share -> watch.at(0.4 * share), rows::look);
+            rows.settle();
+            feed(text, layout, share -> watch.at(0.4 + 0.6 * share), rows::take);
+            return rows.reading();
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             return Reading.failed("The table breaks off inside a quoted cell; check the quotation marks.");
         }
     }
 
-    /** Takes the rows of a table one by one, and says at the end what they held. */
+    /** Sees the rows of a table one by one, twice, and says at the end what they held. */
     interface Rows {
-        void accept(long line, CSVRecord row);
+        void look(long line, CSVRecord row);
 
-        Reading reading(Watch watch);
+        void settle();
+
+        void take(long line, CSVRecord row);
+
+        Reading reading();
     }
 
-    private static void feed(Rows rows, String text, Layout layout, Watch watch, int lines) throws IOException {
+    /** What is done with one row. */
+    private interface Eater {
+        void row(long line, CSVRecord row);
+    }
+
+    private static void feed(String text, Layout layout, Watch watch, Eater eater) throws IOException {
         int skip = 0;
         for (int i = 0; i < layout.first(); i++) {
             int end = text.indexOf('\n', skip);
@@ -169,15 +184,32 @@ public final class WeatherFile {
                 .setTrim(true)
                 .setIgnoreEmptyLines(true)
                 .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text.substring(skip)), format)) {
+        StringReader rest = new StringReader(text);
+        rest.skip(skip);
+        try (CSVParser parser = CSVParser.parse(rest, format)) {
             for (CSVRecord row : parser) {
                 long line = layout.first() + parser.getCurrentLineNumber();
-                rows.accept(line, row);
-                if ((line & 0xfff) == 0) {
-                    watch.at(0.4 * Math.min(1, (double) line / lines));
+                eater.row(line, row);
+                if ((row.getRecordNumber() & 0xfff) == 0) {
+                    watch.at(Math.min(1, (double) row.getCharacterPosition() / Math.max(1, text.length() - skip)));
                 }
             }
         }
+    }
+
+    /** As many lines as decide the layout; the rest of a long file is not cut up. */
+    private static List<String> top(String text) {
+        List<String> lines = new ArrayList<>();
+        int from = 0;
+        while (lines.size() < TOP) {
+            int end = text.indexOf('\n', from);
+            lines.add(end < 0 ? text.substring(from) : text.substring(from, end));
+            if (end < 0) {
+                break;
+            }
+            from = end + 1;
+        }
+        return lines;
     }
 
     private static String decode(byte[] bytes) {
