@@ -56,6 +56,13 @@ document.addEventListener('DOMContentLoaded', () => {
 
 function keys(base) {
   const next = (by) => {
+    const steps = Array.from(document.querySelectorAll('table[data-steps] a'));
+    if (steps.length) {
+      const here = steps.findIndex((step) => step.closest('tr').classList.contains('on'));
+      const to = here < 0 ? (by > 0 ? 0 : steps.length - 1) : here + by;
+      if (steps[to]) { location.href = steps[to].getAttribute('href'); }
+      return;
+    }
     const select = document.querySelector('form.treeform select');
     const at = select ? select.selectedIndex + by : -1;
     if (select && at >= 0 && at < select.options.length) { select.selectedIndex = at; select.form.submit(); }

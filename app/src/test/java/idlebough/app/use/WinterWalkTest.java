@@ -147,6 +147,14 @@ class WinterWalkTest {
                     .contains("Nine of ten reach")
                     .contains("satisfy");
             tab.calm("warmer winters");
+            page.locator("h1").click();
+            page.keyboard().press("j");
+            page.waitForURL("**winter=2003");
+            page.keyboard().press("j");
+            page.waitForURL("**winter=2004");
+            page.locator(".row-f:has-text('The winter of 2004')").first().waitFor();
+            page.keyboard().press("k");
+            page.waitForURL("**winter=2003");
             // The address stays the same: wait for what is said.
             page.selectOption("#chill", "LOW_CHILL");
             page.locator(".row-f.key:has-text('low-chill units')").waitFor();
