@@ -2,6 +2,7 @@ package idlebough.core.winter;
 
 import idlebough.core.winter.WeatherFile.Warning;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -30,6 +31,9 @@ final class HourRows extends TableRows {
     private static final Pattern CLOCK = Pattern.compile(
             "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}(?::?\\d{2})?)?|\\d{8}(\\d{2})(\\d{2})?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
+    /** Seconds, or milliseconds, since 1970; ten digits that are no year, month, day and hour. */
+    private static final Pattern EPOCH = Pattern.compile("\\d{10}|\\d{13}");
+
     private static final double STEP = 15;
     private static final int STUCK_HOURS = 24;
     /** Hours of a day that must have a reading before its rain or wind is said. */
@@ -139,6 +143,10 @@ final class HourRows extends TableRows {
     /** In local standard time; null when the cells are no moment. */
     private LocalDateTime moment(String dateCell, String timeCell) {
         LocalDate date = date(dateCell);
+        if (date == null && timeCell == null && EPOCH.matcher(dateCell).matches()) {
+            long seconds = Long.parseLong(dateCell) / (dateCell.length() > 10 ? 1000 : 1);
+            return local(Instant.ofEpochSecond(seconds).atOffset(ZoneOffset.UTC));
+        }
         String clock = timeCell == null ? dateCell.substring(dayOf(dateCell).length()) : timeCell;
         Matcher part = (timeCell == null ? CLOCK : HOUR).matcher(clock.isEmpty() ? dateCell : clock);
         if (date == null || !part.matches()) {

@@ -60,7 +60,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
         boolean clock = has(Column.TIME)
                 || date >= 0
                         && columns.get(date).samples().stream()
-                                .anyMatch(cell -> cell.matches(".*\\d[T ,;]+\\d{1,2}[:.h]\\d{2}.*|\\d{10}(\\d{2})?"));
+                                .anyMatch(cell -> cell.matches(".*\\d[T ,;]+\\d{1,2}[:.h]\\d{2}.*|\\d{10}(\\d{2,3})?"));
         return has(Column.TEMPERATURE) && (clock || !has(Column.MINIMUM) || !has(Column.MAXIMUM));
     }
 

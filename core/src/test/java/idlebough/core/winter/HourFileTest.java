@@ -122,6 +122,29 @@ class HourFileTest {
         }
     }
 
+    /** 1 614 556 800 seconds after 1970 it was 1 March 2021, 00:00 UTC. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 1000})
+    void secondsSince1970AreUtc(long times) {
+        StringBuilder file = new StringBuilder("timestamp,temp\n");
+        for (int hour = 0; hour < 48; hour++) {
+            file.append((1_614_556_800L + 3600L * hour) * times)
+                    .append(',')
+                    .append(hour % 24)
+                    .append('\n');
+        }
+        WeatherFile.Reading reading = WeatherFile.read(
+                file.toString().getBytes(StandardCharsets.UTF_8),
+                WeatherFile.Wish.NONE,
+                ZoneId.of("Etc/GMT-1"),
+                Watch.NONE);
+        assertThat(reading.days())
+                .as("an hour ahead of UTC: the first day begins at one, the third ends there")
+                .extracting(DailyExtremes::date)
+                .containsExactly(LocalDate.of(2021, 3, 2));
+        assertThat(reading.hours().get(LocalDate.of(2021, 3, 2))[0]).isEqualTo(23);
+    }
+
     @Test
     void theTwentyFourthHourIsTheNextMidnight() {
         StringBuilder file = new StringBuilder("date,time,temp\n");
