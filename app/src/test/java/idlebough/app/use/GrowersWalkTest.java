@@ -1,5 +1,7 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.press;
+import static idlebough.app.use.Walk.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
@@ -33,18 +35,6 @@ class GrowersWalkTest {
             "planting",
             "almanac",
             "daybook");
-
-    private static void press(Page page, String name) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first()
-                .click();
-    }
-
-    private static String text(Page page, String selector) {
-        return page.textContent(selector).replace('\u00a0', ' ');
-    }
 
     private static void openDemo(Page page, String orchard) {
         page.navigate(Running.base() + "/sign-in");

@@ -1,10 +1,12 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.press;
+import static idlebough.app.use.Walk.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import idlebough.app.Running;
 import java.util.List;
@@ -15,22 +17,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Running.class, Browser.class})
 class SiteWalkTest {
     private static int walkers;
-
-    private static void press(Page page, String name) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first()
-                .click();
-    }
-
-    private static String text(Page page, String selector) {
-        return page.textContent(selector).replace('\u00a0', ' ');
-    }
-
-    private static String base(Page page) {
-        return page.url().replaceAll("(/orchards/[^/]+/).*", "$1");
-    }
 
     /** A grower of their own with a plot of thirty metres by twenty. */
     private static void plot(Page page) {

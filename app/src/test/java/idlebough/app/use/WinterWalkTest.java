@@ -1,5 +1,8 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.press;
+import static idlebough.app.use.Walk.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
@@ -18,22 +21,6 @@ import org.junit.jupiter.api.io.TempDir;
 /** Records in, put right, watched and stopped; warmer winters; the springs with the grower's own dates. In a browser. */
 @ExtendWith({Running.class, Browser.class})
 class WinterWalkTest {
-    private static void press(Page page, String name) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first()
-                .click();
-    }
-
-    private static String text(Page page, String selector) {
-        return page.textContent(selector).replace('\u00a0', ' ');
-    }
-
-    private static String base(Page page) {
-        return page.url().replaceAll("(/orchards/[^/]+/).*", "$1");
-    }
-
     private static void ground(Page page, String name) {
         page.navigate(Running.base() + "/sign-up");
         page.fill("#name", name);

@@ -46,33 +46,35 @@ public final class LiveRules {
                 List.of(),
                 Source.ownChoice("six hours without a reading")));
         if (stuck > 0) {
-            findings.add(new Finding(
+            findings.add(marked(
                     STUCK,
-                    "station",
-                    Standing.DOUBTFUL,
                     Phrase.of("{} says the same again and again.", name),
-                    Phrase.of(
-                            "No air keeps its temperature to the tenth for twelve hours; {} readings were kept and not reckoned with. Look whether the sensor is wet, iced or loose.",
-                            Amount.count(stuck)),
-                    Amount.count(stuck),
-                    Amount.count(0),
-                    List.of(),
-                    Source.practice("persistence check of automatic stations")));
+                    "No air keeps its temperature to the tenth for twelve hours; {} readings were kept and not reckoned with. Look whether the sensor is wet, iced or loose.",
+                    stuck,
+                    "persistence check of automatic stations"));
         }
         if (clock > 0) {
-            findings.add(new Finding(
+            findings.add(marked(
                     CLOCK,
-                    "station",
-                    Standing.DOUBTFUL,
                     Phrase.of("The clock of {} jumped.", name),
-                    Phrase.of(
-                            "{} readings were stamped before earlier ones or in the time to come, and were not reckoned with. Set its clock to UTC.",
-                            Amount.count(clock)),
-                    Amount.count(clock),
-                    Amount.count(0),
-                    List.of(),
-                    Source.practice("time check of automatic stations")));
+                    "{} readings were stamped before earlier ones or in the time to come, and were not reckoned with. Set its clock to UTC.",
+                    clock,
+                    "time check of automatic stations"));
         }
         return findings;
+    }
+
+    /** Readings that failed a check: within what is not known until somebody has looked at the sensor. */
+    private static Finding marked(String rule, Phrase headline, String reason, long readings, String practice) {
+        return new Finding(
+                rule,
+                "station",
+                Standing.DOUBTFUL,
+                headline,
+                Phrase.of(reason, Amount.count(readings)),
+                Amount.count(readings),
+                Amount.count(0),
+                List.of(),
+                Source.practice(practice));
     }
 }

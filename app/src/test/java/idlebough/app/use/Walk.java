@@ -1,0 +1,28 @@
+package idlebough.app.use;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+
+/** What every walk through the interface does again and again. */
+final class Walk {
+    private Walk() {}
+
+    /** Presses the first button of exactly this name. */
+    static void press(Page page, String name) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first()
+                .click();
+    }
+
+    /** What stands there, with plain spaces. */
+    static String text(Page page, String selector) {
+        return page.textContent(selector).replace('\u00a0', ' ');
+    }
+
+    /** The orchard's address, with the slash after it. */
+    static String base(Page page) {
+        return page.url().replaceAll("(/orchards/[^/]+/).*", "$1");
+    }
+}
