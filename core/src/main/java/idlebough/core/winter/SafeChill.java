@@ -70,10 +70,8 @@ public record SafeChill(
         double mean = Arrays.stream(totals).average().orElseThrow();
         double squares = Arrays.stream(totals).map(t -> (t - mean) * (t - mean)).sum();
         double deviation = Math.sqrt(squares / (winters - 1));
-        double low = mean - Tolerance.factor(winters, 1 - SHARE, CONFIDENCE) * deviation;
-        return new Interval(
-                model.mayFall() ? low : Math.max(0, low),
-                mean - Tolerance.factor(winters, 1 - SHARE, 1 - CONFIDENCE) * deviation);
+        double low = mean - Tolerance.low(winters) * deviation;
+        return new Interval(model.mayFall() ? low : Math.max(0, low), mean - Tolerance.high(winters) * deviation);
     }
 
     /** For made winters: the interval of the same winters a degree colder and a degree warmer as well. */

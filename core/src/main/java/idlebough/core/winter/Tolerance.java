@@ -16,7 +16,32 @@ final class Tolerance {
     private static final int HALVINGS = 36;
     private static final double MOST = 64;
 
+    /** Records of most stations are no longer; their factors are reckoned once. */
+    private static final int USUAL = 45;
+
+    private static final double SHARE = 0.9;
+    private static final double[] LOW = table(SHARE);
+    private static final double[] HIGH = table(1 - SHARE);
+
     private Tolerance() {}
+
+    private static double[] table(double confidence) {
+        double[] factors = new double[USUAL + 1];
+        for (int n = 2; n <= USUAL; n++) {
+            factors[n] = factor(n, SHARE, confidence);
+        }
+        return factors;
+    }
+
+    /** For the level that nine of ten lie above: mean − k·s is at or below it with 90 % confidence. */
+    static double low(int n) {
+        return n <= USUAL ? LOW[n] : factor(n, SHARE, SHARE);
+    }
+
+    /** As {@link #low}, above it with 90 % confidence. */
+    static double high(int n) {
+        return n <= USUAL ? HIGH[n] : factor(n, SHARE, 1 - SHARE);
+    }
 
     /**
      * @param n winters, at least 2
