@@ -1,6 +1,6 @@
 package idlebough.bench;
 
-import idlebough.core.winter.ChillModel;
+import idlebough.core.crop.ChillModel;
 import idlebough.core.winter.ChillPass;
 import idlebough.core.winter.ChillState;
 import idlebough.core.winter.DailyExtremes;
@@ -81,7 +81,7 @@ public class WinterBench {
     /** The dynamic model alone, hour by hour: the dearest of the seven. */
     @Benchmark
     public double portionsAlone() {
-        ChillState state = ChillModel.PORTIONS.begin();
+        ChillState state = ChillState.of(ChillModel.PORTIONS);
         for (double hour : hours) {
             state.accept(hour);
         }

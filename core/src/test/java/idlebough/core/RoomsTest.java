@@ -24,7 +24,8 @@ class RoomsTest {
             "irrigation",
             "planting",
             "almanac",
-            "daybook");
+            "daybook",
+            "orchard");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("idlebough.core");

@@ -19,12 +19,18 @@ public final class Vectors {
     private Vectors() {}
 
     public static List<Map<String, String>> of(String file) {
-        try (InputStream in = Vectors.class.getResourceAsStream("/checks/" + file)) {
+        return table("/checks/" + file);
+    }
+
+    /** The rows of a table among the test resources; lines that begin with # are comments. */
+    public static List<Map<String, String>> table(String path) {
+        try (InputStream in = Vectors.class.getResourceAsStream(path)) {
             List<Map<String, String>> rows = new ArrayList<>();
             for (CSVRecord row : CSVFormat.DEFAULT
                     .builder()
                     .setHeader()
                     .setSkipHeaderRecord(true)
+                    .setCommentMarker('#')
                     .get()
                     .parse(new InputStreamReader(in, StandardCharsets.UTF_8))) {
                 rows.add(row.toMap());

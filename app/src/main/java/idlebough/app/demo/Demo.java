@@ -21,7 +21,7 @@ import idlebough.app.plan.TreeView;
 import idlebough.app.variety.Choice;
 import idlebough.app.winter.WeatherService;
 import idlebough.core.measure.UnitSystem;
-import idlebough.core.planting.Form;
+import idlebough.core.crop.Form;
 import idlebough.core.variety.Varieties;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;

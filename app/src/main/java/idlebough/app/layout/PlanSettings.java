@@ -2,7 +2,7 @@ package idlebough.app.layout;
 
 import idlebough.app.plan.Row;
 import idlebough.core.layout.RowFill;
-import idlebough.core.winter.ChillModel;
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 
 /** What the plan as a whole is set to: above all its planting date. */

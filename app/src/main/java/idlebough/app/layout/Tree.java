@@ -1,7 +1,7 @@
 package idlebough.app.layout;
 
 import idlebough.app.plan.Row;
-import idlebough.core.planting.Form;
+import idlebough.core.crop.Form;
 import idlebough.core.site.Footing;
 import java.time.LocalDate;
 

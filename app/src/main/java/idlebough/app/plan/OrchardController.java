@@ -9,7 +9,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.core.layout.RowFill;
 import idlebough.core.measure.Quantity;
-import idlebough.core.winter.ChillModel;
+import idlebough.core.crop.ChillModel;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;

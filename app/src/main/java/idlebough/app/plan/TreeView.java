@@ -6,10 +6,10 @@ import idlebough.app.layout.TreeState;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.planting.PlantingSection;
-import idlebough.core.rootstock.Rootstock;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.site.Footing;
 import idlebough.core.site.SoilPit;
-import idlebough.core.variety.Variety;
+import idlebough.core.crop.Variety;
 
 /**
  * One tree with everything reckoned about it.

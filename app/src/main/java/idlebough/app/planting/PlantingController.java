@@ -21,7 +21,7 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Way;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
-import idlebough.core.planting.Form;
+import idlebough.core.crop.Form;
 import idlebough.core.planting.PlantingRules;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;

@@ -7,7 +7,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Stage;
 import idlebough.core.pollination.PartnerWeb;
-import idlebough.core.variety.Variety;
+import idlebough.core.crop.Variety;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

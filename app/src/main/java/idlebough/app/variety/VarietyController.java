@@ -11,7 +11,7 @@ import idlebough.app.web.Stage;
 import idlebough.core.crop.Crops;
 import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Varieties;
-import idlebough.core.variety.Variety;
+import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietyVerdict;
 import java.time.format.TextStyle;
 import java.util.ArrayList;

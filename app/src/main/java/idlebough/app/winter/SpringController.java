@@ -12,7 +12,7 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Quantity;
-import idlebough.core.variety.Variety;
+import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
 import idlebough.core.winter.Exposure;

@@ -81,7 +81,7 @@ class ChangesTest {
                     "apple-cox",
                     "mm106",
                     idlebough.app.layout.TreeState.PLANNED,
-                    idlebough.core.planting.Form.CONTAINER,
+                    idlebough.core.crop.Form.CONTAINER,
                     0.4,
                     0.3,
                     0.13,

@@ -11,7 +11,7 @@ import idlebough.app.plan.PlanReader;
 import idlebough.app.plan.Reckoning;
 import idlebough.app.plan.Scope;
 import idlebough.core.variety.VarietySprings;
-import idlebough.core.winter.ChillModel;
+import idlebough.core.crop.ChillModel;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;

@@ -1,22 +1,23 @@
 package idlebough.core.almanac;
 
+import idlebough.core.crop.Rootstock;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Quantity;
-import idlebough.core.rootstock.Rootstock;
 import idlebough.core.site.Footing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
- * The dated tasks of a plan, counted back and forward from the planting date (lead times: practice section 6, common
- * practice throughout).
+ * The dated tasks of a plan, counted back and forward from the planting date (lead times: common practice
+ * throughout).
  */
 public final class Almanac {
     private Almanac() {}
@@ -24,19 +25,25 @@ public final class Almanac {
     /**
      * What of one tree decides its tasks.
      *
-     * @param stock null when not chosen
-     * @param season null when no watering is reckoned
+     * @param stock empty while none is chosen
      */
-    public record Entry(String label, Rootstock stock, Footing footing, boolean bareRoot, FirstSeason season) {}
+    public record TreeToPlant(
+            String label, Optional<Rootstock> stock, Footing footing, boolean bareRoot, FirstSeason season) {}
 
     /**
      * What of the plan decides its tasks.
      *
-     * @param tooLimy whether some pit is above the pH its crops want; @param tooSour below
+     * @param tooAlkaline whether some pit is above the pH its crops want
+     * @param tooAcid whether some pit is below it
      * @param pan whether a pan was met in some pit
      */
     public record Setting(
-            LocalDate planting, double latitude, boolean tooLimy, boolean tooSour, boolean pan, List<Entry> trees) {}
+            LocalDate planting,
+            double latitude,
+            boolean tooAlkaline,
+            boolean tooAcid,
+            boolean pan,
+            List<TreeToPlant> trees) {}
 
     public static List<Task> of(Setting plan) {
         List<Task> tasks = new ArrayList<>();
@@ -48,22 +55,22 @@ public final class Almanac {
                 day.minusMonths(6),
                 Phrase.of("Dig the pits, test the soil and its drainage"),
                 Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
-        if (plan.tooLimy()) {
+        if (plan.tooAlkaline()) {
             add(
                     tasks,
                     "sulphur",
                     day.minusMonths(12),
                     day.minusMonths(11),
-                    Phrase.of("Work in sulphur where the soil is limy"),
+                    Phrase.of("Work in sulphur where the soil is alkaline"),
                     Phrase.of("It needs a warm moist year. Keep the dust off skin, eyes and pets."));
         }
-        if (plan.tooSour()) {
+        if (plan.tooAcid()) {
             add(
                     tasks,
                     "lime",
                     day.minusMonths(6),
                     day.minusMonths(3),
-                    Phrase.of("Lime where the soil is sour"),
+                    Phrase.of("Lime where the soil is acid"),
                     Phrase.of("Three to six months before planting, full effect in one to two years."));
         }
         if (plan.pan()) {
@@ -75,7 +82,7 @@ public final class Almanac {
                     Phrase.of("Break the pan along the rows when the subsoil is dry"),
                     Phrase.of("60 to 100 cm deep. Have buried services located first."));
         }
-        List<Entry> mounds = plan.trees().stream()
+        List<TreeToPlant> mounds = plan.trees().stream()
                 .filter(tree -> tree.footing() != Footing.GRADE)
                 .toList();
         if (!mounds.isEmpty()) {
@@ -119,7 +126,7 @@ public final class Almanac {
                 day.minusDays(1),
                 Phrase.of("Water the pots and the planting spots"),
                 Phrase.of("To a spade's depth, the day before."));
-        if (plan.trees().stream().anyMatch(Entry::bareRoot)) {
+        if (plan.trees().stream().anyMatch(TreeToPlant::bareRoot)) {
             add(
                     tasks,
                     "soak",
@@ -135,8 +142,10 @@ public final class Almanac {
                 day.plusDays(plan.trees().size() > 12 ? 1 : 0),
                 Phrase.of("Plant, water in, measure every union over the board"),
                 Phrase.of("Go when the soil is moist and no freeze comes in the next two to three days."));
-        List<Entry> staked = plan.trees().stream()
-                .filter(tree -> tree.stock() != null && tree.stock().support() != Rootstock.Support.NONE)
+        List<TreeToPlant> staked = plan.trees().stream()
+                .filter(tree -> tree.stock()
+                        .map(stock -> stock.support() != Rootstock.Support.NONE)
+                        .orElse(false))
                 .toList();
         if (!staked.isEmpty()) {
             add(
@@ -148,13 +157,11 @@ public final class Almanac {
                     Phrase.of("The same or the next day: two weeks later the stake breaks new roots."));
         }
         plan.trees().stream()
-                .map(Entry::season)
-                .filter(season -> season != null)
+                .map(TreeToPlant::season)
                 .findFirst()
                 .ifPresent(season -> season.weeks().forEach(week -> {
                     double all = plan.trees().stream()
-                            .map(Entry::season)
-                            .filter(s -> s != null)
+                            .map(TreeToPlant::season)
                             .mapToDouble(s -> s.weeks().get(week.number() - 1).total())
                             .sum();
                     add(
@@ -208,10 +215,9 @@ public final class Almanac {
                 autumn.plusDays(13),
                 Phrase.of("Guards on against mice, voles and rabbits; clear the mulch from the stems"),
                 Phrase.of("Before the winter, each year."));
-        Map<Integer, List<Entry>> off = plan.trees().stream()
-                .filter(tree -> tree.stock() != null && tree.stock().support().years() > 0)
-                .collect(Collectors.groupingBy(
-                        tree -> tree.stock().support().years(), TreeMap::new, Collectors.toList()));
+        Map<Integer, List<TreeToPlant>> off = plan.trees().stream()
+                .filter(tree -> stakeYears(tree) > 0)
+                .collect(Collectors.groupingBy(Almanac::stakeYears, TreeMap::new, Collectors.toList()));
         off.forEach((years, trees) -> add(
                 tasks,
                 "stake-off-" + years,
@@ -225,14 +231,18 @@ public final class Almanac {
         return List.copyOf(tasks);
     }
 
+    private static int stakeYears(TreeToPlant tree) {
+        return tree.stock().map(stock -> stock.support().years()).orElse(0);
+    }
+
     /** The first of a month that does not lie before the day. */
     private static LocalDate firstOf(LocalDate day, int month) {
         LocalDate first = LocalDate.of(day.getYear(), month, 1);
         return first.isBefore(day) ? first.plusYears(1) : first;
     }
 
-    private static String labels(List<Entry> trees) {
-        String named = trees.stream().limit(6).map(Entry::label).collect(Collectors.joining(", "));
+    private static String labels(List<TreeToPlant> trees) {
+        String named = trees.stream().limit(6).map(TreeToPlant::label).collect(Collectors.joining(", "));
         return trees.size() <= 6 ? named : named + " and " + (trees.size() - 6) + " more";
     }
 

@@ -3,37 +3,57 @@ package idlebough.core.crop;
 /**
  * What a crop is, as far as several rooms need to know.
  *
- * @param wetRank 1 stands wet feet best, 6 worst (Rowe & Beardsell 1973)
- * @param sunHours hours of direct sun a day wanted in the growing season
- * @param coldCelsius usual limit of hardened wood, or of the tree where it is evergreen
- * @param bloomDays usual days of open bloom
- * @param selfFruitful 0 sets nothing with its own pollen, 1 a full crop
- * @param spreadMetres and height on a stock that leaves the full size
+ * @param key stable text
+ * @param name as growers say it
+ * @param ground what it asks of the soil
+ * @param climate what it asks of sun and winter
+ * @param bloom how it flowers
+ * @param size full grown, on a stock that leaves the full size
+ * @param life how it lives
  */
 public record Crop(
-        String key,
-        String name,
-        Kind kind,
-        int wetRank,
-        double phLow,
-        double phHigh,
-        double sunHours,
-        double coldCelsius,
-        int bloomDays,
-        Vector vector,
-        double selfFruitful,
-        double spreadMetres,
-        double heightMetres,
-        boolean evergreen,
-        int firstCropYear) {
+        String key, String name, Kind kind, Ground ground, Climate climate, Bloom bloom, Size size, Life life) {
+
+    /**
+     * @param wetRank 1 stands wet feet best, 6 worst (Rowe & Beardsell 1973)
+     * @param phLow and phHigh: the range in which it is at ease
+     */
+    public record Ground(int wetRank, double phLow, double phHigh) {}
+
+    /**
+     * @param sunHours hours of direct sun a day wanted in the growing season
+     * @param coldCelsius usual limit of hardened wood, or of the tree where it is evergreen, °C
+     */
+    public record Climate(double sunHours, double coldCelsius) {}
+
+    /**
+     * @param days usual days of open bloom
+     * @param selfFruitful 0 sets nothing with its own pollen, 1 a full crop
+     */
+    public record Bloom(int days, Vector vector, double selfFruitful) {}
+
+    /** Metres. */
+    public record Size(double spread, double height) {}
+
+    /** @param firstCropYear in the ground, on a stock that leaves the full size */
+    public record Life(boolean evergreen, int firstCropYear) {}
 
     /** The kind of fruit; drawings hachure crowns by it. */
     public enum Kind {
-        POME,
-        STONE,
-        CITRUS,
-        NUT,
-        OTHER
+        POME("pome"),
+        STONE("stone"),
+        CITRUS("citrus"),
+        NUT("nut"),
+        OTHER("other");
+        private final String word;
+
+        Kind(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
     }
 
     /** What carries the pollen. */
@@ -41,6 +61,48 @@ public record Crop(
         INSECT,
         WIND,
         NONE
+    }
+
+    public int wetRank() {
+        return ground.wetRank();
+    }
+
+    public double phLow() {
+        return ground.phLow();
+    }
+
+    public double phHigh() {
+        return ground.phHigh();
+    }
+
+    public double sunHours() {
+        return climate.sunHours();
+    }
+
+    public double coldCelsius() {
+        return climate.coldCelsius();
+    }
+
+    public int bloomDays() {
+        return bloom.days();
+    }
+
+    public Vector vector() {
+        return bloom.vector();
+    }
+
+    /** m. */
+    public double spreadMetres() {
+        return size.spread();
+    }
+
+    /** m. */
+    public double heightMetres() {
+        return size.height();
+    }
+
+    public boolean evergreen() {
+        return life.evergreen();
     }
 
     /** “a pear”, “an apple”. */

@@ -1,13 +1,17 @@
 package idlebough.core.daybook;
 
 import static idlebough.core.judge.Amount.fine;
+import static idlebough.core.measure.Quantity.FINE_LENGTH;
 
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
-import idlebough.core.judge.Phrase;
-import idlebough.core.judge.Remedy;
-import idlebough.core.judge.Source;
+import idlebough.core.judge.Limit;
+import idlebough.core.judge.Measured;
+import idlebough.core.judge.Rule;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
 import idlebough.core.judge.Working;
 import idlebough.core.planting.PlantingSection;
 import java.time.LocalDate;
@@ -22,10 +26,11 @@ import java.util.Map;
  * @param expected and its low and high, m above the board
  */
 public record UnionCheck(double weeks, double measured, double expected, double low, double high) {
-    public static final String RULE = "daybook.union";
-    private static final double READING = 0.005;
-    private static final Source SOURCE =
-            Source.practice("after a month or two measure the union again; disturbed soil settles 1 to 2.5 cm");
+    public static final Rule UNION = Rule.of("daybook.union");
+    public static final Rule FORECAST = Rule.of("daybook.forecast");
+    private static final RuleTable TABLE = RuleTable.of("daybook");
+    private static final double READING = TABLE.value("reading");
+    private static final double DAYS_A_WEEK = 7;
 
     /**
      * @param asPlanted union above the board measured on the day, m
@@ -33,7 +38,7 @@ public record UnionCheck(double weeks, double measured, double expected, double 
      */
     public static UnionCheck of(
             PlantingSection section, LocalDate planted, double asPlanted, LocalDate day, double measured) {
-        double weeks = ChronoUnit.DAYS.between(planted, day) / 7.0;
+        double weeks = ChronoUnit.DAYS.between(planted, day) / DAYS_A_WEEK;
         return new UnionCheck(
                 weeks,
                 measured,
@@ -49,41 +54,38 @@ public record UnionCheck(double weeks, double measured, double expected, double 
                         Amount.count(weeks))
                 .step("expected {}, and half a centimetre either way for the reading", fine(expected))
                 .sensitive("Most sensitive to the first measurement.")
-                .from(SOURCE);
+                .from(TABLE.source("forecast"));
     }
 
-    /** Sank more than the soil explains: doubtful; below the stock's least: stop. */
-    public Finding judge(String treeId, String label, double unionMin) {
-        Standing least = Standing.of(measured, READING, unionMin, 0, Standing.Wanted.AT_LEAST);
-        Standing forecast = measured >= low && measured <= high ? Standing.SOUND : Standing.DOUBTFUL;
-        Standing standing = least.worse(forecast);
-        Phrase headline = standing == Standing.SOUND
-                ? Phrase.of("{} settles as reckoned.", label)
-                : least == Standing.STOP
-                        ? Phrase.of("The union of {} has sunk too low.", label)
-                        : measured < low
-                                ? Phrase.of("{} sank more than reckoned.", label)
-                                : measured > high
-                                        ? Phrase.of("{} stands higher than reckoned.", label)
-                                        : Phrase.of("The union of {} is near its least height.", label);
-        return new Finding(
-                RULE,
-                "tree:" + treeId,
-                standing,
-                headline,
-                Phrase.of(
-                        "Measured {} after {} weeks; between {} and {} was reckoned, at least {} is wanted. {}",
-                        fine(measured),
-                        Amount.count(weeks),
-                        fine(low),
-                        fine(high),
-                        fine(unionMin),
-                        least == Standing.SOUND
-                                ? ""
-                                : "Lift the tree in the next dormant season, and clear soil and mulch from the union now."),
-                fine(measured),
-                fine(unionMin),
-                List.of(Remedy.of("daybook.measure", Phrase.of("Measure {} again", label), Map.of("tree", treeId))),
-                SOURCE);
+    /**
+     * Does the union stand high enough for its stock, and did it sink as far as the soil explains?
+     *
+     * @param unionMin what the stock wants, m
+     */
+    public List<Finding> judge(String tree, String label, double unionMin) {
+        return List.of(union(tree, label, unionMin), forecast(tree, label));
+    }
+
+    private Rule.Draft about(Rule rule, String tree, String label) {
+        return rule.about(Subject.tree(tree))
+                .with("tree", label)
+                .with("measured", fine(measured))
+                .with("weeks", Amount.count(weeks))
+                .remedies(List.of(new DaybookRemedy.MeasureUnion(
+                        Sentences.of("daybook").say("remedy.measure-again", Map.of("tree", label)), tree)));
+    }
+
+    private Finding union(String tree, String label, double unionMin) {
+        Measured value = Measured.of(measured, READING, FINE_LENGTH);
+        Limit least = TABLE.limit("union", unionMin, FINE_LENGTH, Limit.Side.AT_LEAST);
+        Rule.Draft draft = about(UNION, tree, label);
+        return (Standing.of(value, least) == Standing.SOUND ? draft : draft.variant("lift")).judge(value, least);
+    }
+
+    private Finding forecast(String tree, String label) {
+        double beyond = Math.max(low - measured, measured - high);
+        Rule.Draft draft = about(FORECAST, tree, label).with("low", fine(low)).with("high", fine(high));
+        return (measured > high ? draft.variant("higher") : draft)
+                .judge(Measured.exactly(beyond, FINE_LENGTH), TABLE.atMost("forecast", FINE_LENGTH));
     }
 }

@@ -1,40 +1,42 @@
 package idlebough.core.judge;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One judgement. All judgement in the program comes out of this record.
  *
- * @param rule stable id, {@code room.what}, which leads to the class and the test
- * @param subject what it is about: {@code tree:ID}, {@code pit:ID}, {@code choice:ID} or a room's name
+ * @param rule which leads to the class, the sentences and the test
+ * @param subject what it is about
  * @param standing sound, doubtful or stop
  * @param headline what is the matter, one bold sentence
  * @param reason why, with the measured value and the limit, one sentence
- * @param measured the value judged, may be null where nothing could be measured
- * @param limit what was wanted, may be null
+ * @param held the value judged and what was wanted; empty where nothing could be measured
  * @param remedies what would put it right, at most three are shown
  * @param source of the rule
  */
 public record Finding(
-        String rule,
-        String subject,
+        Rule rule,
+        Subject subject,
         Standing standing,
         Phrase headline,
         Phrase reason,
-        Amount measured,
-        Amount limit,
+        Optional<Held> held,
         List<Remedy> remedies,
         Source source) {
 
-    /** The distance from the limit, in the base unit; null when either is missing. */
-    public Double margin() {
-        return measured == null || limit == null || measured.value() == null || limit.value() == null
-                ? null
-                : measured.value() - limit.value();
+    /** A value held against its limit. */
+    public record Held(Measured measured, Limit limit) {
+        /** The distance from the limit, in the base unit; positive on the good side. */
+        public double margin() {
+            return limit.side() == Limit.Side.AT_LEAST
+                    ? measured.value() - limit.value()
+                    : limit.value() - measured.value();
+        }
     }
 
     public String room() {
-        return rule.substring(0, rule.indexOf('.'));
+        return rule.room();
     }
 
     public boolean isSound() {

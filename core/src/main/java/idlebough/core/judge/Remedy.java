@@ -1,16 +1,19 @@
 package idlebough.core.judge;
 
-import java.util.Map;
+import java.util.Optional;
 
 /**
- * Something that would put a finding right, and that the program can do or lead to at one click.
- *
- * @param action a stable name, such as {@code ways.set}; the application knows how to carry it out
- * @param label what stands on the button
- * @param details what the action needs, by name
+ * Something that would put a finding right, and that the program can do or lead to at one click. Each room has its own
+ * kinds, as records; the application knows how to carry each of them out.
  */
-public record Remedy(String action, Phrase label, Map<String, String> details) {
-    public static Remedy of(String action, Phrase label, Map<String, String> details) {
-        return new Remedy(action, label, details);
-    }
+public interface Remedy {
+    /** What stands on the button. */
+    Phrase label();
+
+    /**
+     * Another school for one tree, or for the whole orchard.
+     *
+     * @param tree empty for the orchard
+     */
+    record TakeWay(Phrase label, Way way, String school, Optional<String> tree) implements Remedy {}
 }

@@ -2,11 +2,26 @@ package idlebough.core.judge;
 
 /**
  * How a matter stands. Doubtful means: within what we do not know.
+ *
+ * @see Limit
  */
 public enum Standing {
-    SOUND,
-    DOUBTFUL,
-    STOP;
+    SOUND("sound"),
+    DOUBTFUL("doubtful"),
+    STOP("stop");
+
+    /** Slack of the comparison, as a share of the larger figure: rounding is no reason for a doubt. */
+    private static final double SLACK = 1e-9;
+
+    private final String word;
+
+    Standing(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
 
     public Standing worse(Standing other) {
         return ordinal() >= other.ordinal() ? this : other;
@@ -14,27 +29,19 @@ public enum Standing {
 
     /**
      * The one comparison of the whole program. The value and the limit are bands; when they do not touch, the matter is
-     * sound or a stop, and when they touch it is doubtful. A band's half-width comes from a record's own interval or from
-     * the certainty of its source.
-     *
-     * @param value the measured value
-     * @param valueHalfWidth its half-width, same unit, not negative
-     * @param limit what is wanted
-     * @param limitHalfWidth its half-width, same unit, not negative
-     * @param wanted which side of the limit is the good one
+     * sound or a stop, and when they touch it is doubtful. What a limit says of meeting it and of the worst is part of the
+     * limit.
      */
-    public static Standing of(double value, double valueHalfWidth, double limit, double limitHalfWidth, Wanted wanted) {
-        double clear = wanted == Wanted.AT_LEAST ? value - limit : limit - value;
-        double band = valueHalfWidth + limitHalfWidth;
-        if (clear >= 0 && band == 0 || clear > band) {
+    public static Standing of(Measured measured, Limit limit) {
+        double clear = limit.side() == Limit.Side.AT_LEAST
+                ? measured.value() - limit.value()
+                : limit.value() - measured.value();
+        double slack = SLACK * Math.max(1, Math.max(Math.abs(measured.value()), Math.abs(limit.value())));
+        double band = measured.halfWidth() + limit.halfWidth();
+        if (clear > band + slack
+                || clear >= -slack && (band == 0 || limit.temper().meetingIsSound())) {
             return SOUND;
         }
-        return clear < -band ? STOP : DOUBTFUL;
-    }
-
-    /** Which side of a limit is the good one. */
-    public enum Wanted {
-        AT_LEAST,
-        AT_MOST
+        return clear < -band - slack && !limit.temper().neverStop() ? STOP : DOUBTFUL;
     }
 }

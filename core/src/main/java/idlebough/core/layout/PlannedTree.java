@@ -1,32 +1,47 @@
 package idlebough.core.layout;
 
-import idlebough.core.rootstock.Rootstock;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Subject;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Point;
-import idlebough.core.variety.Variety;
+import idlebough.core.site.Stand;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 
 /**
  * One tree with its place, as this room sees it.
  *
- * @param stock may be null when not chosen; then the crop's full size is reckoned with
+ * @param size full grown
+ * @param rate yearly approach to full size
  * @param age years in the ground at the planting date of the plan; 0 for those to be planted, more for old ones
  */
-public record PlannedTree(String id, String label, Variety variety, Rootstock stock, Point place, double age) {
-    private static final double VIGOROUS = 0.17;
+public record PlannedTree(
+        Subject subject, String label, Variety variety, Point place, TreeSize size, double rate, double age) {
+    private static final double DAYS_A_YEAR = 365.25;
 
-    public TreeSize size() {
-        return stock == null
-                ? TreeSize.of(
-                        variety.crop().spreadMetres(), variety.crop().heightMetres(), 1, variety.vigour(), 1, 1, 1)
-                : TreeSize.of(variety, stock);
+    /** @param planting date of the plan */
+    public static PlannedTree of(Stand stand, LocalDate planting) {
+        double age = stand.tree()
+                .life()
+                .plantedOn()
+                .map(planted -> Math.max(0, ChronoUnit.DAYS.between(planted, planting) / DAYS_A_YEAR))
+                .orElse(0.0);
+        return new PlannedTree(
+                stand.subject(),
+                stand.label(),
+                stand.variety(),
+                stand.place(),
+                TreeSize.of(stand.variety(), stand.stock()),
+                TreeSize.growth(stand.stock()),
+                age);
     }
 
-    public double rate() {
-        return stock == null ? VIGOROUS : stock.growth();
+    public String id() {
+        return subject.id();
     }
 
     /** Width of the crown so many years after the planting date, m. */
     public double crown(double year) {
-        return size().spreadAfter(age + year, rate());
+        return size.spreadAfter(age + year, rate);
     }
 }

@@ -1,214 +1,190 @@
 package idlebough.core.planting;
 
 import static idlebough.core.judge.Amount.fine;
+import static idlebough.core.measure.Quantity.FINE_LENGTH;
+import static idlebough.core.measure.Quantity.MASS;
 
-import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
-import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Limit;
+import idlebough.core.judge.Measured;
 import idlebough.core.judge.Remedy;
-import idlebough.core.judge.Source;
+import idlebough.core.judge.Rule;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
-import idlebough.core.measure.Quantity;
+import idlebough.core.judge.Subject;
+import idlebough.core.judge.Way;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The findings of this room: will flare and union stand right after settling, and who lifts the tree. */
 public final class PlantingRules {
-    public static final String FLARE_BURIED = "planting.flare-buried";
-    public static final String FLARE_HIGH = "planting.flare-high";
-    public static final String UNION_LOW = "planting.union-low";
-    public static final String UNION_BELOW_MULCH = "planting.union-below-mulch";
-    public static final String UNION_NOT_MEASURED = "planting.union-not-measured";
-    public static final String LIFT = "planting.lift";
-    public static final String AS_PLANTED = "planting.as-planted";
+    public static final Rule FLARE_BURIED = Rule.of("planting.flare-buried");
+    public static final Rule FLARE_HIGH = Rule.of("planting.flare-high");
+    public static final Rule UNION_LOW = Rule.of("planting.union-low");
+    public static final Rule UNION_BELOW_MULCH = Rule.of("planting.union-below-mulch");
+    public static final Rule UNION_NOT_MEASURED = Rule.of("planting.union-not-measured");
+    public static final Rule LIFT = Rule.of("planting.lift");
+    public static final Rule AS_PLANTED = Rule.of("planting.as-planted");
+    public static final Rule AS_PLANTED_HEIGHT = Rule.of("planting.as-planted-height");
+    public static final Rule AS_PLANTED_PROUD = Rule.of("planting.as-planted-proud");
+    private static final RuleTable TABLE = RuleTable.of("planting");
+    private static final Sentences WORDS = Sentences.of("planting");
     /** How well a stick across the hole is read, m. */
-    private static final double READING = 0.005;
+    private static final double READING = TABLE.value("reading");
 
-    private static final double AS_PLANTED_TOLERANCE = 0.02;
-    private static final double FLARE_MAX = 0.05;
-    private static final double FLARE_MAX_HEAVY = 0.10;
-    private static final Source BURIED =
-            Source.practice("most trees found planted too deep: flare never below the finished ground");
-    private static final Source UNION = Source.practice(
-            "union 10–15 cm above ground on dwarfing stocks, 5–10 on vigorous, 15 on citrus; never buried");
+    private final String id;
+    private final String label;
+    private final PlantingSection section;
 
-    private PlantingRules() {}
+    private PlantingRules(String id, String label, PlantingSection section) {
+        this.id = id;
+        this.label = label;
+        this.section = section;
+    }
 
-    /** @param id of the tree, @param label as it stands on the peg */
+    /** A tree that has still to be planted. @param id of the tree, @param label as it stands on the peg */
     public static List<Finding> judge(String id, String label, PlantingSection section) {
+        PlantingRules rules = new PlantingRules(id, label, section);
         List<Finding> findings = new ArrayList<>();
-        String subject = "tree:" + id;
-        double band = section.settlingHalfWidth();
-        double flare = section.flareAtLast();
-        Standing buried = Standing.of(flare, band, 0, 0, Standing.Wanted.AT_LEAST);
-        findings.add(new Finding(
-                FLARE_BURIED,
-                subject,
-                buried,
-                buried == Standing.SOUND
-                        ? Phrase.of("The flare of {} stays above ground.", label)
-                        : Phrase.of("The flare of {} may sink below ground.", label),
-                Phrase.of("It will stand {} above the board after settling, give or take {}.", fine(flare), fine(band)),
-                fine(flare),
-                fine(0),
-                List.of(way(PlantingWays.BASE.key(), "firm", "Leave the bottom firm", id)),
-                BURIED));
-        double most = section.setting().texture().traits().heavy() ? FLARE_MAX_HEAVY : FLARE_MAX;
-        Standing high = flare <= most + 1e-9
-                ? Standing.SOUND
-                : Standing.of(flare, band, most, READING, Standing.Wanted.AT_MOST);
-        if (high != Standing.SOUND) {
-            findings.add(new Finding(
-                    FLARE_HIGH,
-                    subject,
-                    high,
-                    Phrase.of("{} must stand too proud to keep its union clear.", label),
-                    Phrase.of(
-                            "The flare would end {} above ground, {} is the most; its union sits only {} above the flare. That is a fault of the tree.",
-                            fine(flare),
-                            fine(most),
-                            fine(section.setting().tree().union())),
-                    fine(flare),
-                    fine(most),
-                    List.of(measure(id, label)),
-                    BURIED));
-        }
+        findings.add(rules.flareBuried());
+        rules.flareHigh().ifPresent(findings::add);
         if (section.hasUnion()) {
-            union(findings, id, label, section, subject, band);
+            if (section.setting().tree().unionAboveFlare() == null) {
+                findings.add(rules.unionNotMeasured());
+            }
+            findings.add(rules.unionLow());
+            findings.add(rules.unionBelowMulch());
         }
-        Lift lift = section.lift();
-        if (lift == Lift.TWO || lift == Lift.AID) {
-            double weight = section.setting().tree().weight();
-            findings.add(new Finding(
-                    LIFT,
-                    subject,
-                    Standing.DOUBTFUL,
-                    Phrase.of("{} is heavy: {}.", label, lift.words()),
-                    Phrase.of(
-                            "About {}; one person should not lift more than {} close to the body. Carry the ball, never the stem.",
-                            Amount.of(weight, Quantity.MASS),
-                            Amount.of(25, Quantity.MASS)),
-                    Amount.of(weight, Quantity.MASS),
-                    Amount.of(25, Quantity.MASS),
-                    List.of(measure(id, label)),
-                    Source.published("bands after HSE L23", idlebough.core.judge.Certainty.FAIR)));
+        rules.lift().ifPresent(findings::add);
+        return findings;
+    }
+
+    private Rule.Draft about(Rule rule) {
+        return rule.about(Subject.tree(id)).with("tree", label);
+    }
+
+    private Finding flareBuried() {
+        return about(FLARE_BURIED)
+                .remedies(List.of(way(PlantingWays.BASE, "firm", "remedy.firm")))
+                .judge(
+                        Measured.of(section.flareAtLast(), section.settlingHalfWidth(), FINE_LENGTH),
+                        TABLE.atLeast("flare-buried", FINE_LENGTH));
+    }
+
+    /** Empty where the flare is not too high: that is no news. */
+    private Optional<Finding> flareHigh() {
+        String row = section.setting().texture().traits().heavy() ? "flare-high.heavy" : "flare-high.usual";
+        Measured measured = Measured.of(section.flareAtLast(), section.settlingHalfWidth(), FINE_LENGTH);
+        Limit most = TABLE.atMost(row, FINE_LENGTH);
+        return Standing.of(measured, most) == Standing.SOUND
+                ? Optional.empty()
+                : Optional.of(about(FLARE_HIGH)
+                        .with("union", fine(section.setting().tree().union()))
+                        .remedies(List.of(enterTree()))
+                        .judge(measured, most));
+    }
+
+    private Finding unionNotMeasured() {
+        return about(UNION_NOT_MEASURED)
+                .with("usual", fine(section.setting().tree().union()))
+                .remedies(List.of(enterTree()))
+                .stands(Standing.DOUBTFUL, TABLE.source("union-not-measured"));
+    }
+
+    private double unionHalfWidth() {
+        return Math.hypot(section.settlingHalfWidth(), READING);
+    }
+
+    private Limit leastUnion() {
+        return TABLE.limit("union-low", section.unionMin(), FINE_LENGTH, Limit.Side.AT_LEAST);
+    }
+
+    private Finding unionLow() {
+        return about(UNION_LOW)
+                .remedies(List.of(enterTree()))
+                .judge(Measured.of(section.unionAtLast(), unionHalfWidth(), FINE_LENGTH), leastUnion());
+    }
+
+    private Finding unionBelowMulch() {
+        List<Remedy> remedies = new ArrayList<>();
+        if (section.mulchDepth() > TABLE.value("thin-mulch")) {
+            remedies.add(way(PlantingWays.MULCH, "thin", "remedy.thin"));
+        }
+        remedies.add(enterTree());
+        return about(UNION_BELOW_MULCH)
+                .with("union", fine(section.unionAtLast()))
+                .with("mulch", fine(section.mulchDepth()))
+                .remedies(remedies)
+                .judge(
+                        Measured.of(section.unionAtLast() - section.mulchDepth(), unionHalfWidth(), FINE_LENGTH),
+                        TABLE.atLeast("union-below-mulch", FINE_LENGTH));
+    }
+
+    /** Empty for what one person may lift. */
+    private Optional<Finding> lift() {
+        Measured weight = Measured.exactly(section.setting().tree().weight(), MASS);
+        Limit most = TABLE.atMost("lift", MASS);
+        return Standing.of(weight, most) == Standing.SOUND
+                ? Optional.empty()
+                : Optional.of(about(LIFT)
+                        .with("who", section.lift().words())
+                        .remedies(List.of(enterTree()))
+                        .judge(weight, most));
+    }
+
+    /**
+     * A tree that is in the ground: against what was planned, and against the limits of flare and union.
+     *
+     * @param measured union above the board on the day, m
+     */
+    public static List<Finding> asPlanted(String id, String label, PlantingSection section, double measured) {
+        return new PlantingRules(id, label, section).asPlanted(measured);
+    }
+
+    private List<Finding> asPlanted(double measured) {
+        double planned = section.unionToday();
+        double off = measured - planned;
+        double atLast = measured - section.settling().total();
+        double union = section.setting().tree().union();
+        List<Finding> findings = new ArrayList<>();
+        findings.add(asPlanted(AS_PLANTED, measured, atLast)
+                .with("off", fine(Math.abs(off)))
+                .judge(Measured.exactly(off, FINE_LENGTH), TABLE.atLeast("as-planted", FINE_LENGTH)));
+        // The flare counts as well: where it must not be buried the union stands its own height above it.
+        findings.add(asPlanted(AS_PLANTED_HEIGHT, measured, atLast)
+                .judge(
+                        Measured.of(atLast, READING + section.settlingHalfWidth(), FINE_LENGTH),
+                        TABLE.limit(
+                                "as-planted-height",
+                                Math.max(section.unionMin(), union),
+                                FINE_LENGTH,
+                                Limit.Side.AT_LEAST)));
+        Finding proud = asPlanted(AS_PLANTED_PROUD, measured, atLast)
+                .judge(Measured.exactly(off, FINE_LENGTH), TABLE.atMost("as-planted-proud", FINE_LENGTH));
+        if (!proud.isSound()) {
+            findings.add(proud);
         }
         return findings;
     }
 
-    private static void union(
-            List<Finding> findings, String id, String label, PlantingSection section, String subject, double band) {
-        double union = section.unionAtLast();
-        boolean measured = section.setting().tree().unionAboveFlare() != null;
-        if (!measured) {
-            findings.add(new Finding(
-                    UNION_NOT_MEASURED,
-                    subject,
-                    Standing.DOUBTFUL,
-                    Phrase.of("The union of {} is not measured yet.", label),
-                    Phrase.of(
-                            "Until you measure it on the tree, {} from flare to union is reckoned with.",
-                            fine(NurseryTree.USUAL_UNION)),
-                    null,
-                    null,
-                    List.of(measure(id, label)),
-                    UNION));
-        }
-        double half = Math.hypot(band, READING);
-        // The setting is chosen so that the least is just reached; only what falls short of it by more than the reading
-        // is a doubt.
-        Standing low = union >= section.unionMin() - 1e-9
-                ? Standing.SOUND
-                : Standing.of(union, half, section.unionMin(), 0, Standing.Wanted.AT_LEAST);
-        findings.add(new Finding(
-                UNION_LOW,
-                subject,
-                low,
-                low == Standing.SOUND
-                        ? Phrase.of("The union of {} clears the ground.", label)
-                        : Phrase.of("The union of {} ends too low.", label),
-                Phrase.of(
-                        "After settling it stands {} above the board; at least {} is wanted on this stock.",
-                        fine(union),
-                        fine(section.unionMin())),
-                fine(union),
-                fine(section.unionMin()),
-                List.of(measure(id, label)),
-                UNION));
-        double clear = union - section.mulchDepth();
-        Standing mulch = Standing.of(clear, half, PlantingSection.ABOVE_MULCH, 0, Standing.Wanted.AT_LEAST);
-        if (mulch != Standing.SOUND && clear >= PlantingSection.ABOVE_MULCH) {
-            mulch = Standing.SOUND;
-        }
-        List<Remedy> remedies = new ArrayList<>();
-        if (section.mulchDepth() > 0.05) {
-            remedies.add(way(PlantingWays.MULCH.key(), "thin", "Mulch this one thinner", id));
-        }
-        remedies.add(measure(id, label));
-        findings.add(new Finding(
-                UNION_BELOW_MULCH,
-                subject,
-                mulch,
-                mulch == Standing.SOUND
-                        ? Phrase.of("The union of {} clears the mulch.", label)
-                        : Phrase.of("The mulch comes too near the union of {}.", label),
-                Phrase.of(
-                        "Union {} above the board, mulch {} deep: {} between them, {} is wanted, or a wider clear ring.",
-                        fine(union),
-                        fine(section.mulchDepth()),
-                        fine(clear),
-                        fine(PlantingSection.ABOVE_MULCH)),
-                fine(clear),
-                fine(PlantingSection.ABOVE_MULCH),
-                remedies,
-                UNION));
+    private Rule.Draft asPlanted(Rule rule, double measured, double atLast) {
+        return about(rule)
+                .with("today", fine(measured))
+                .with("planned", fine(section.unionToday()))
+                .with("union", fine(atLast))
+                .with("flare", fine(atLast - section.setting().tree().union()))
+                .remedies(List.of(
+                        new PlantingRemedy.MeasureAgain(WORDS.say("remedy.measure-again", Map.of("tree", label)), id)));
     }
 
-    /** Judges the union height measured over the board on the day, m. */
-    public static Finding asPlanted(String id, String label, PlantingSection section, double measured) {
-        String subject = "tree:" + id;
-        double planned = section.unionToday();
-        double atLast = measured - section.settling().total();
-        double flare = atLast - section.setting().tree().union();
-        double off = measured - planned;
-        double least = Math.max(section.unionMin(), section.setting().tree().union());
-        Standing standing =
-                Standing.of(atLast, READING + section.settlingHalfWidth(), least, 0, Standing.Wanted.AT_LEAST);
-        if (atLast >= least && Math.abs(off) <= AS_PLANTED_TOLERANCE) {
-            standing = Standing.SOUND;
-        }
-        if (off > FLARE_MAX) {
-            standing = standing.worse(Standing.DOUBTFUL);
-        }
-        Phrase headline = standing == Standing.SOUND
-                ? Phrase.of("{} stands as planned.", label)
-                : off < 0
-                        ? Phrase.of(
-                                "{} stands {} lower than planned. Lift it now, while it is loose.", label, fine(-off))
-                        : Phrase.of("{} stands {} prouder than planned.", label, fine(off));
-        return new Finding(
-                AS_PLANTED,
-                subject,
-                standing,
-                headline,
-                Phrase.of(
-                        "Measured {}, planned {}. After settling the union will stand {} and the flare {} above the board.",
-                        fine(measured),
-                        fine(planned),
-                        fine(atLast),
-                        fine(flare)),
-                fine(measured),
-                fine(planned),
-                List.of(Remedy.of("planting.measure", Phrase.of("Measure {} again", label), Map.of("tree", id))),
-                UNION);
+    private Remedy enterTree() {
+        return new PlantingRemedy.EnterTree(WORDS.say("remedy.enter", Map.of("tree", label)), id);
     }
 
-    private static Remedy measure(String id, String label) {
-        return Remedy.of("planting.tree", Phrase.of("Enter what you measured on {}", label), Map.of("tree", id));
-    }
-
-    private static Remedy way(String key, String choice, String label, String tree) {
-        return Remedy.of("ways.set", Phrase.of(label), Map.of("way", key, "choice", choice, "tree", tree));
+    private Remedy way(Way way, String school, String words) {
+        return new Remedy.TakeWay(WORDS.say(words, Map.of()), way, school, Optional.of(id));
     }
 }

@@ -4,15 +4,20 @@ import static idlebough.core.judge.Amount.cm;
 import static idlebough.core.judge.Amount.fine;
 import static idlebough.core.judge.Amount.litres;
 
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
-import idlebough.core.rootstock.Rootstock;
+import idlebough.core.measure.Solids;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The cross-section of one planting, every height above the board: a straight board laid across the hole from
@@ -31,16 +36,13 @@ public record PlantingSection(
         Settling settlingHigh,
         double width,
         double depth) {
-    /** When it counts as settled. */
-    public static final double SETTLED_WEEKS = 8;
-    /** Between union and the top of the mulch, m. */
-    public static final double ABOVE_MULCH = 0.05;
 
-    private static final double COMPOST_LOSS = 0.6;
-    private static final double CONSOLIDATION = 0.15;
-    private static final double BARROW = 70;
-    private static final double MULCH_RING = 1.2;
-    private static final double MULCH_CLEAR = 0.12;
+    private static final RuleTable TABLE = RuleTable.of("planting");
+    private static final double COMPOST_LOSS = TABLE.value("compost-loss");
+    private static final double CONSOLIDATION = TABLE.value("consolidation");
+    private static final double BARROW = TABLE.value("barrow");
+    private static final double MULCH_RING = TABLE.value("mulch-ring");
+    private static final double MULCH_CLEAR = TABLE.value("mulch-clear");
     private static final Source HEIGHT =
             Source.practice("flare level or slightly proud, never below; union clear above ground and mulch");
     private static final Source DIG =
@@ -49,18 +51,18 @@ public record PlantingSection(
             Source.published("solid geometry; swell from earthwork handbooks", Certainty.FAIR);
 
     /**
-     * @param stock null when not chosen or own-rooted: then no union is judged
+     * @param stock empty while none is chosen
      * @param texture of the pit that speaks for the place
      * @param ways choice key by way key; what is missing is the usual one
-     * @param stormWind bearing from which storms come, degrees; null when not known
+     * @param stormWind bearing from which storms come, degrees; empty when not known
      */
     public record Setting(
             NurseryTree tree,
-            Rootstock stock,
+            Optional<Rootstock> stock,
             Texture texture,
             Footing footing,
             Map<String, String> ways,
-            Double stormWind,
+            Optional<Double> stormWind,
             double latitude) {}
 
     public static PlantingSection of(Setting setting) {
@@ -90,7 +92,7 @@ public record PlantingSection(
                 low,
                 high,
                 width,
-                Math.max(0.05, setting.tree().ballHeight() - raise));
+                Math.max(TABLE.value("least-depth"), setting.tree().ballHeight() - raise));
     }
 
     private static Settling settle(Setting setting, double soil, double ball) {
@@ -122,18 +124,19 @@ public record PlantingSection(
     }
 
     private static double unionMin(Setting setting) {
-        return setting.stock() == null || setting.stock().ownRooted()
-                ? Double.NEGATIVE_INFINITY
-                : setting.stock().unionMin();
+        return setting.stock()
+                .filter(stock -> !stock.ownRooted())
+                .map(Rootstock::unionMin)
+                .orElse(Double.NEGATIVE_INFINITY);
     }
 
     public boolean hasUnion() {
-        return setting.stock() == null || !setting.stock().ownRooted();
+        return setting.stock().map(stock -> !stock.ownRooted()).orElse(true);
     }
 
     /** Least height of the union after settling, m. */
     public double unionMin() {
-        return setting.stock() == null ? 0.05 : setting.stock().unionMin();
+        return setting.stock().map(Rootstock::unionMin).orElse(TABLE.value("union-no-stock"));
     }
 
     /** Union above the board on the day, m. */
@@ -190,7 +193,7 @@ public record PlantingSection(
     }
 
     public double holeLitres() {
-        return 1000 * Hole.cylinder(width, depth);
+        return 1000 * Solids.cylinder(width, depth);
     }
 
     /** Soil out of the hole, loose, L. */
@@ -204,7 +207,7 @@ public record PlantingSection(
 
     private double fill() {
         double d = setting.tree().ballDiameter();
-        double ball = setting.tree().form() == Form.BARE ? 0 : 1000 * Hole.cylinder(d, depth);
+        double ball = setting.tree().form() == Form.BARE ? 0 : 1000 * Solids.cylinder(d, depth);
         return Math.max(0, holeLitres() - ball);
     }
 
@@ -223,25 +226,32 @@ public record PlantingSection(
     }
 
     public boolean staked() {
-        return setting.stock() != null && setting.stock().support() != Rootstock.Support.NONE;
+        return setting.stock()
+                .map(stock -> stock.support() != Rootstock.Support.NONE)
+                .orElse(false);
     }
 
     /** Whole length of the stake, m: above ground by the stock, and a third of it buried (0.45 m at least, 0.6 in light soil). */
     public double stake() {
         double above = stakeAbove();
-        double least = setting.texture().traits().settle() <= 0.04 ? 0.6 : 0.45;
-        return above + Math.max(least, above * 0.3 / 0.7);
+        boolean light = setting.texture().traits().settle() <= TABLE.value("stake-light-soil");
+        double share = TABLE.value("stake-buried");
+        return above
+                + Math.max(TABLE.value(light ? "stake-least.light" : "stake-least.usual"), above * share / (1 - share));
     }
 
     public double stakeAbove() {
-        return setting.stock() != null && setting.stock().support() == Rootstock.Support.PERMANENT ? 1.5 : 1.0;
+        boolean forLife = setting.stock()
+                .map(stock -> stock.support() == Rootstock.Support.PERMANENT)
+                .orElse(false);
+        return TABLE.value(forLife ? "stake-above.for-life" : "stake-above.usual");
     }
 
     public Working heightWorking() {
         Working.Builder steps = Working.of("How {} comes about", cm(unionToday()))
                 .step(
                         setting.tree().unionAboveFlare() == null
-                                ? "{} from flare to union, reckoned until you measure it"
+                                ? "{} from flare to union, assumed until you measure it"
                                 : "{} from flare to union, measured on the tree",
                         fine(setting.tree().union()))
                 .step("+ {} flare above the board", fine(raise));
@@ -278,7 +288,7 @@ public record PlantingSection(
                         fine(soil.proudLow()),
                         fine(soil.proudHigh()))
                 .step("not less than it settles: {}", fine(settling.total()));
-        if (hasUnion() && setting.stock() != null) {
+        if (hasUnion() && setting.stock().isPresent()) {
             steps.step(
                     "nor less than the union needs: {} wanted − {} on the tree + {} settling = {}",
                     fine(unionMin()),

@@ -1,11 +1,12 @@
 package idlebough.core.rootstock;
 
+import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
-import idlebough.core.judge.Certainty;
-import idlebough.core.judge.Source;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
-import idlebough.core.variety.Variety;
+import java.util.Optional;
 
 /**
  * Full size of a tree and the spacing that follows: W = S0 · stock · variety · soil · system, in-row = W · k, between
@@ -15,14 +16,9 @@ import idlebough.core.variety.Variety;
  * @param height full-grown, m
  */
 public record TreeSize(double spread, double height) {
-    public static final double SHARE_UNCERTAIN = 0.2;
+    private static final RuleTable TABLE = RuleTable.of("rootstock");
     /** Young trees are this wide when they come, m. */
-    public static final double YOUNG = 0.5;
-
-    private static final Source SOURCE = new Source(
-            Source.Kind.OWN_CHOICE,
-            "crop size × stock × variety × soil; RHS, Westwood 1993, UC ANR 3485",
-            Certainty.FAIR);
+    public static final double YOUNG = TABLE.value("young-spread");
 
     /** The general form, with every factor given. */
     public static TreeSize of(
@@ -39,14 +35,24 @@ public record TreeSize(double spread, double height) {
 
     /** An ordinary bush or open tree in ordinary soil. */
     public static TreeSize of(Variety variety, Rootstock stock) {
+        return of(variety, Optional.of(stock));
+    }
+
+    /** @param stock empty while none is chosen: then the crop's full size is taken */
+    public static TreeSize of(Variety variety, Optional<Rootstock> stock) {
         return of(
                 variety.crop().spreadMetres(),
                 variety.crop().heightMetres(),
-                stock.factor(),
+                stock.map(Rootstock::factor).orElse(1.0),
                 variety.vigour(),
                 1,
                 1,
                 1);
+    }
+
+    /** Yearly approach to full size; of a vigorous stock while none is chosen. */
+    public static double growth(Optional<Rootstock> stock) {
+        return stock.map(chosen -> chosen.vigour().growth()).orElse(TABLE.value("seedling-growth"));
     }
 
     /** From one stem to the next in the row, m. */
@@ -93,11 +99,11 @@ public record TreeSize(double spread, double height) {
                         "× {} for {} ({} to {})",
                         Amount.of(stock.factor(), Quantity.SCORE),
                         stock.name(),
-                        Amount.of(stock.factorLow(), Quantity.SCORE),
-                        Amount.of(stock.factorHigh(), Quantity.SCORE))
+                        Amount.of(stock.vigour().low(), Quantity.SCORE),
+                        Amount.of(stock.vigour().high(), Quantity.SCORE))
                 .step("× {} for the vigour of ‘{}’", Amount.of(variety.vigour(), Quantity.SCORE), variety.name())
                 .step("= {}, give or take a fifth", Amount.metres(size.spread()))
                 .sensitive("Most sensitive to the stock, then to soil and pruning.")
-                .from(SOURCE);
+                .from(TABLE.source("size-uncertain"));
     }
 }

@@ -31,8 +31,24 @@ public record Microclimate(List<Part> parts) {
      */
     public record Part(String words, double kelvin, double halfWidth) {}
 
-    public static Microclimate at(
-            Point place, Plot plot, List<Feature> features, ColdAir cold, double latitude, double rotation) {
+    /** Ordinary ground. */
+    public static final Microclimate NONE = new Microclimate(List.of());
+
+    /**
+     * What stands round a place.
+     *
+     * @param features those within {@link #reach}; others change nothing
+     */
+    public record Surroundings(Plot plot, List<Feature> features, ColdAir cold) {}
+
+    /** From how far at most a feature changes the cold of a place, m. */
+    static double reach(FeatureIndex features) {
+        return Math.max(NICHE, features.widest()) + features.widest();
+    }
+
+    public static Microclimate at(Point place, Surroundings round, Site.Location location) {
+        Plot plot = round.plot();
+        ColdAir cold = round.cold();
         List<Part> parts = new ArrayList<>();
         double depth = cold.depthAt(place);
         if (depth > ColdAir.LEAST) {
@@ -43,7 +59,7 @@ public record Microclimate(List<Part> parts) {
         }
         double wall = 0;
         int near = 0;
-        for (Feature feature : features) {
+        for (Feature feature : round.features()) {
             if (!feature.kind().casts()
                     || feature.kind() == Feature.Kind.TREE
                     || feature.kind() == Feature.Kind.HEDGE
@@ -58,7 +74,7 @@ public record Microclimate(List<Part> parts) {
             near += distance <= NICHE ? 1 : 0;
             boolean masonry = feature.material() == Feature.Material.MASONRY
                     || feature.kind() == Feature.Kind.BUILDING && feature.material() == null;
-            if (masonry && distance < reach && onSunnySide(place, feature, latitude, rotation)) {
+            if (masonry && distance < reach && onSunnySide(place, feature, location.latitude(), location.rotation())) {
                 wall = Math.max(wall, 1 - distance / reach);
             }
         }

@@ -16,9 +16,6 @@ import org.locationtech.jts.triangulate.VoronoiDiagramBuilder;
  * @param distance from there to the nearest pit, m
  */
 public record PitZones(List<Zone> zones, Point furthest, double distance) {
-    /** Beyond this a pit does not speak with confidence, m (our choice; a block of three holes is about this wide). */
-    public static final double REACH = 40;
-
     /**
      * @param rings outlines, plan metres
      * @param area m²
@@ -98,21 +95,5 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
             cells.add(found);
         }
         return cells;
-    }
-
-    /** The pit that speaks for a place: of a zone drawn round it, else the nearest; null without pits. */
-    public static SoilPit pitFor(Point place, List<SoilPit> pits, List<Feature> features) {
-        for (Feature zone : features) {
-            if (zone.kind() == Feature.Kind.ZONE && zone.geometry().covers(Shapes.point(place))) {
-                for (SoilPit pit : pits) {
-                    if (pit.id().equals(zone.about())) {
-                        return pit;
-                    }
-                }
-            }
-        }
-        return pits.stream()
-                .min(Comparator.comparingDouble(p -> p.place().distance(place)))
-                .orElse(null);
     }
 }

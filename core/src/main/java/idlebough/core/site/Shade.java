@@ -3,6 +3,7 @@ package idlebough.core.site;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.locationtech.jts.geom.Envelope;
 
 /**
  * The shadows of one moment on the plan.
@@ -20,6 +21,8 @@ public record Shade(List<Cast> casts) {
     public static final double BARE_CROWN = 0.5;
 
     private static final double STEM = 0.25;
+    private static final double FAR = 1e9;
+    private static final Envelope EVERYWHERE = new Envelope(-FAR, FAR, -FAR, FAR);
     private static final int ELLIPSE = 20;
 
     /**
@@ -27,7 +30,19 @@ public record Shade(List<Cast> casts) {
      *
      * @param ring plan metres; null for a tree
      */
-    record Block(String id, double[] xs, double[] ys, double height, double crown, boolean sheds) {}
+    record Block(String id, double[] xs, double[] ys, double height, double crown, boolean sheds) {
+        /** Whether its shadow can fall into a box at all; a quick answer that is never wrongly no. */
+        boolean mayReach(Envelope box, double perMetre, double ux, double uy) {
+            double reach = height * perMetre;
+            Envelope shadow = new Envelope();
+            for (int i = 0; i < xs.length; i++) {
+                shadow.expandToInclude(xs[i], ys[i]);
+                shadow.expandToInclude(xs[i] + reach * ux, ys[i] + reach * uy);
+            }
+            shadow.expandBy(crown);
+            return shadow.intersects(box);
+        }
+    }
 
     /**
      * The shadow of one feature.
@@ -77,6 +92,12 @@ public record Shade(List<Cast> casts) {
     }
 
     static Shade cast(List<Block> blocks, SunPath.Sun sun, Ground ground, double rotation, boolean leafless) {
+        return cast(blocks, sun, ground, rotation, leafless, EVERYWHERE);
+    }
+
+    /** Only the shadows that may fall into a box. */
+    static Shade cast(
+            List<Block> blocks, SunPath.Sun sun, Ground ground, double rotation, boolean leafless, Envelope box) {
         double bearing = sun.azimuth() - rotation + 180;
         Double perMetre = SunPath.shadowPerMetre(sun.elevation(), ground.rise(bearing));
         if (perMetre == null) {
@@ -86,6 +107,9 @@ public record Shade(List<Cast> casts) {
         double uy = Math.cos(Math.toRadians(bearing));
         List<Cast> casts = new ArrayList<>(blocks.size());
         for (Block block : blocks) {
+            if (!block.mayReach(box, perMetre, ux, uy)) {
+                continue;
+            }
             double opacity = block.sheds() && leafless ? BARE_CROWN : 1;
             casts.add(new Cast(
                     block.id(),

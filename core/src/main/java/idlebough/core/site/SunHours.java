@@ -7,8 +7,10 @@ import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Envelope;
 
 /**
  * Hours of direct sun a day at one place, month by month.
@@ -25,18 +27,33 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
         return at(List.of(place), features, year, ground, rotation).get(0);
     }
 
-    /** For many places at once: each moment's shadows are cast only once. */
+    /**
+     * For many places at once. Each moment's shadows are cast once, and only the places within a shadow's reach from south
+     * to north are looked at.
+     */
     public static List<SunHours> at(
             List<Point> places, List<Feature> features, SunYear year, Ground ground, double rotation) {
+        Integer[] order = IntStream.range(0, places.size()).boxed().toArray(Integer[]::new);
+        Arrays.sort(order, Comparator.comparingDouble(i -> places.get(i).y()));
+        Sorted sorted = new Sorted(
+                Arrays.stream(order).mapToDouble(i -> places.get(i).x()).toArray(),
+                Arrays.stream(order).mapToDouble(i -> places.get(i).y()).toArray());
+        Envelope box = new Envelope();
+        places.forEach(place -> box.expandToInclude(place.x(), place.y()));
         List<Shade.Block> blocks = Shade.blocks(features);
         double[][] hours = new double[places.size()][12];
+        double[] light = new double[places.size()];
         for (int month = 1; month <= 12; month++) {
             boolean leafless = !year.season().contains(month);
             for (SunPath.Sun sun : year.months().get(month - 1)) {
                 if (reaches(sun, ground, rotation)) {
-                    Shade shade = Shade.cast(blocks, sun, ground, rotation, leafless);
-                    for (int i = 0; i < hours.length; i++) {
-                        hours[i][month - 1] += shade.light(places.get(i)) * SunYear.STEP / 60;
+                    Arrays.fill(light, SunYear.STEP / 60.0);
+                    for (Shade.Cast cast :
+                            Shade.cast(blocks, sun, ground, rotation, leafless, box).casts()) {
+                        sorted.dim(light, cast);
+                    }
+                    for (int i = 0; i < light.length; i++) {
+                        hours[order[i]][month - 1] += light[i];
                     }
                 }
             }
@@ -46,6 +63,35 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
         return Arrays.stream(hours)
                 .map(each -> new SunHours(Arrays.stream(each).boxed().toList(), open, year))
                 .toList();
+    }
+
+    /** Places from south to north. */
+    private record Sorted(double[] xs, double[] ys) {
+        /** Takes the light from the places that a shadow covers. */
+        void dim(double[] light, Shade.Cast cast) {
+            double west = Double.POSITIVE_INFINITY;
+            double east = Double.NEGATIVE_INFINITY;
+            double low = Double.POSITIVE_INFINITY;
+            double high = Double.NEGATIVE_INFINITY;
+            for (double[] ring : cast.patches()) {
+                for (int i = 0; i < ring.length; i += 2) {
+                    west = Math.min(west, ring[i]);
+                    east = Math.max(east, ring[i]);
+                    low = Math.min(low, ring[i + 1]);
+                    high = Math.max(high, ring[i + 1]);
+                }
+            }
+            int found = Arrays.binarySearch(ys, low);
+            int at = found >= 0 ? found : -found - 1;
+            while (at > 0 && ys[at - 1] >= low) {
+                at--;
+            }
+            for (; at < ys.length && ys[at] <= high; at++) {
+                if (xs[at] >= west && xs[at] <= east && cast.covers(xs[at], ys[at])) {
+                    light[at] *= 1 - cast.opacity();
+                }
+            }
+        }
     }
 
     /** Whether the sun stands before the slope and not behind it. */

@@ -239,9 +239,10 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
 
     /** The more of what slow soil and what wet ground ask for, m. */
     static double needed(Crop crop, SoilPit pit) {
-        double slow = SiteRules.footing(crop, pit.rate()).height();
+        double slow = WantedDrainage.footing(crop, pit.rate()).height();
         Double wet = pit.profile().wetFrom();
-        double high = wet == null ? 0 : Math.max(0, SiteRules.dryDepthWanted(crop) - wet);
+        double high =
+                wet == null ? 0 : Math.max(0, WantedDrainage.dryDepth(crop).value() - wet);
         return Math.max(slow, high);
     }
 

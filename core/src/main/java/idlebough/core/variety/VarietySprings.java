@@ -1,5 +1,6 @@
 package idlebough.core.variety;
 
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;

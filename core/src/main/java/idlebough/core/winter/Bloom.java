@@ -1,5 +1,6 @@
 package idlebough.core.winter;
 
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 
@@ -34,7 +35,7 @@ public record Bloom(
 
     /** @param hours from the start of the season to well after bloom */
     public static Bloom of(int year, SeasonHours hours, ChillModel model, double chillNeed, double heatNeed) {
-        ChillState chill = model.begin();
+        ChillState chill = ChillState.of(model);
         double[] celsius = hours.celsius();
         int met = -1;
         for (int h = 0; h < celsius.length; h++) {

@@ -1,5 +1,6 @@
 package idlebough.core.winter;
 
+import idlebough.core.crop.ChillModel;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;

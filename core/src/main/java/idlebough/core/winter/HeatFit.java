@@ -1,5 +1,6 @@
 package idlebough.core.winter;
 
+import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;

@@ -2,6 +2,7 @@ package idlebough.core.winter;
 
 import static idlebough.core.measure.Quantity.DECIMAL;
 
+import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Working;
 import java.util.Arrays;
@@ -74,14 +75,14 @@ public record SafeChill(
         return new Interval(model.mayFall() ? low : Math.max(0, low), mean - Tolerance.high(winters) * deviation);
     }
 
-    /** For made winters: the interval of the same winters a degree colder and a degree warmer as well. */
+    /** For synthetic winters: the interval of the same winters a degree colder and a degree warmer as well. */
     public Interval interval(WinterLedger ledger) {
         Interval own = interval();
-        if (ledger.colder() == null || winters < 2) {
+        if (ledger.colder().isEmpty() || winters < 2) {
             return own;
         }
-        Interval colder = of(model, ledger.colder().totals(model)).interval();
-        Interval warmer = of(model, ledger.warmer().totals(model)).interval();
+        Interval colder = of(model, ledger.colder().orElseThrow().totals(model)).interval();
+        Interval warmer = of(model, ledger.warmer().orElseThrow().totals(model)).interval();
         return new Interval(
                 Math.min(own.low(), Math.min(colder.low(), warmer.low())),
                 Math.max(own.high(), Math.max(colder.high(), warmer.high())));

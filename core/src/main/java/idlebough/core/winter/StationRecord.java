@@ -19,6 +19,9 @@ public final class StationRecord {
     /** Longest gap that is bridged, days. */
     public static final int LONGEST_FILLED = 4;
 
+    /** Nothing measured yet. */
+    public static final StationRecord EMPTY = new StationRecord(List.of());
+
     private static final double MOST_MISSING = 0.05;
     private final NavigableMap<LocalDate, DailyExtremes> days = new TreeMap<>();
     private final Map<LocalDate, double[]> hours;

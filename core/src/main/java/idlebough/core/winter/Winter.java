@@ -2,6 +2,7 @@ package idlebough.core.winter;
 
 import static idlebough.core.measure.Quantity.DECIMAL;
 
+import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Working;
 import java.time.LocalDate;

@@ -1,6 +1,8 @@
 package idlebough.core.winter;
 
+import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
@@ -11,6 +13,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * All winters of a record under all chill models, in one pass each. The hours are built from the whole record first and
@@ -20,9 +23,10 @@ public final class WinterLedger {
     /** Twelve monthly means of an almanac or a neighbour may be so far off for this place and these decades, K. */
     public static final double MEANS_KELVIN = 1;
 
-    private static final double MILD = 8;
+    private static final double MILD = RuleTable.of("winter").value("mild-month");
     private final Season season;
     private final List<Winter> winters;
+    private final List<Winter> usable;
     private final Running running;
     private final double coldestMonth;
     private final WinterLedger colder;
@@ -38,6 +42,7 @@ public final class WinterLedger {
         this.running = running;
         this.season = season;
         this.winters = List.copyOf(winters);
+        this.usable = winters.stream().filter(Winter::usable).toList();
         this.coldestMonth = coldestMonth;
         this.colder = colder;
         this.warmer = warmer;
@@ -47,9 +52,9 @@ public final class WinterLedger {
      * How the winters are counted.
      *
      * @param utahOwnStart whether Utah units begin at their own start; see {@link UtahStart}
-     * @param made whether the days are made from monthly means, so that they may be off as a whole
+     * @param synthetic whether the days are made from monthly means, so that they may be off as a whole
      */
-    public record Counting(boolean utahOwnStart, boolean made) {
+    public record Counting(boolean utahOwnStart, boolean synthetic) {
         public static final Counting USUAL = new Counting(false, false);
     }
 
@@ -62,7 +67,7 @@ public final class WinterLedger {
 
     public static WinterLedger of(StationRecord record, double latitude, Counting counting) {
         Counting plain = new Counting(counting.utahOwnStart(), false);
-        return counting.made()
+        return counting.synthetic()
                 ? of(
                         record,
                         latitude,
@@ -81,7 +86,7 @@ public final class WinterLedger {
                 LocalDate from = season.first(year);
                 LocalDate to = season.last(year);
                 if (!to.isBefore(record.first()) && !from.isAfter(record.last())) {
-                    winters.add(reckon(record, latitude, counting, year, from, to));
+                    winters.add(winter(record, latitude, counting, year, from, to));
                 }
             }
         }
@@ -94,7 +99,7 @@ public final class WinterLedger {
                 warmer);
     }
 
-    private static Winter reckon(
+    private static Winter winter(
             StationRecord record, double latitude, Counting counting, int year, LocalDate from, LocalDate to) {
         StationRecord.Window window = record.window(from, to);
         if (!window.status().usable()) {
@@ -169,18 +174,19 @@ public final class WinterLedger {
         return coldest;
     }
 
-    /** Whether the coldest month's mean is above 8 °C, where counting hours misleads (winter.md 4, project choice). */
+    /** Whether the coldest month's mean is above 8 °C, where counting hours misleads (project choice). */
     public boolean isMild() {
         return coldestMonth > MILD;
     }
 
-    /** The same winters a degree colder and a degree warmer, for a made record; null for a measured one. */
-    public WinterLedger colder() {
-        return colder;
+    /** The same winters a degree colder, for a synthetic record; empty for a measured one. */
+    public Optional<WinterLedger> colder() {
+        return Optional.ofNullable(colder);
     }
 
-    public WinterLedger warmer() {
-        return warmer;
+    /** The same winters a degree warmer, for a synthetic record; empty for a measured one. */
+    public Optional<WinterLedger> warmer() {
+        return Optional.ofNullable(warmer);
     }
 
     /** Null when the record ends outside the season, or has a long gap in it. */
@@ -197,8 +203,9 @@ public final class WinterLedger {
         return winters;
     }
 
+    /** Those that count. */
     public List<Winter> usable() {
-        return winters.stream().filter(Winter::usable).toList();
+        return usable;
     }
 
     /** Totals of the usable winters, oldest first. */

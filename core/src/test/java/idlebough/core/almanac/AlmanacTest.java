@@ -1,38 +1,40 @@
 package idlebough.core.almanac;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.crop.Rootstock;
 import idlebough.core.irrigation.FirstSeason;
+import idlebough.core.irrigation.PlantingClimate;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
-import idlebough.core.rootstock.Rootstock;
-import idlebough.core.rootstock.Rootstocks;
 import idlebough.core.site.Footing;
-import idlebough.core.site.Texture;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 
-/** Lead times and follow-ups of the trade (common practice, practice sections 6 and 12–14). */
+/** Lead times and follow-ups of the trade (common practice). */
 class AlmanacTest {
     private static final LocalDate DAY = LocalDate.of(2027, 3, 20);
     private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
 
-    private static Almanac.Entry tree(String label, String stock, Footing footing, boolean bare) {
-        Rootstock on = Rootstocks.find(stock);
-        return new Almanac.Entry(
+    private static Almanac.TreeToPlant tree(String label, String stock, Footing footing, boolean bare) {
+        Rootstock on = Shipped.stock(stock);
+        return new Almanac.TreeToPlant(
                 label,
-                on,
+                Optional.of(on),
                 footing,
                 bare,
-                FirstSeason.of(new FirstSeason.Setting(DAY, bare ? 0 : 25, 0.5, Texture.LOAM, 16, 3, false)));
+                FirstSeason.of(new FirstSeason.Setting(
+                        DAY, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3))));
     }
 
     private static List<Task> tasks(
-            LocalDate day, double latitude, boolean limy, boolean sour, boolean pan, Almanac.Entry... trees) {
-        return Almanac.of(new Almanac.Setting(day, latitude, limy, sour, pan, List.of(trees)));
+            LocalDate day, double latitude, boolean alkaline, boolean acid, boolean pan, Almanac.TreeToPlant... trees) {
+        return Almanac.of(new Almanac.Setting(day, latitude, alkaline, acid, pan, List.of(trees)));
     }
 
     private static Task task(List<Task> tasks, String key) {

@@ -5,7 +5,12 @@ import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Vectors;
+import idlebough.core.Shipped;
+import idlebough.core.judge.Remedy;
+import idlebough.core.planting.PlantingWays;
+import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
+import java.util.Optional;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 
@@ -37,15 +42,21 @@ class WaterTest {
                         "out_eto"));
     }
 
+    private static FirstSeason season(
+            LocalDate day, double ballLitres, Optional<SoilPit> pit, double celsius, double et) {
+        return FirstSeason.of(
+                new FirstSeason.Setting(day, ballLitres, pit, new PlantingClimate(celsius, et)));
+    }
+
     @Test
     void firstWeeksOfTheTrade() {
         // common practice: a #5–#7 container gets 30–38 L; weeks 1, 2, 3+ in warm weather 2–3, 2, 1 waterings
         FirstSeason warm =
-                FirstSeason.of(new FirstSeason.Setting(LocalDate.of(2027, 5, 1), 22, 0.5, Texture.LOAM, 18, 4, false));
+                season(LocalDate.of(2027, 5, 1), 22, Optional.empty(), 18, 4);
         assertThat(warm.wateringIn()).isBetween(30.0, 38.0);
         assertThat(warm.weeks()).extracting(FirstSeason.Week::times).containsExactly(3, 2, 1, 1, 1, 1, 1, 1);
         FirstSeason cool =
-                FirstSeason.of(new FirstSeason.Setting(LocalDate.of(2027, 1, 10), 0, 0.5, Texture.LOAM, 4, 1, false));
+                season(LocalDate.of(2027, 1, 10), 0, Optional.empty(), 4, 1);
         assertThat(cool.wateringIn()).isBetween(10.0, 20.0);
         assertThat(cool.weeks()).allMatch(week -> week.times() == 1);
     }
@@ -53,12 +64,14 @@ class WaterTest {
     @Test
     void aDroughtySoilIsAWateringFindingNeverAStop() {
         // common practice: above 4 in/h mulch and frequent water, never a reason not to plant
-        FirstSeason fast = FirstSeason.of(
-                new FirstSeason.Setting(LocalDate.of(2027, 5, 1), 0, 0.5, Texture.SANDY_LOAM, 18, 4, true));
-        assertThat(fast.findings("tree:a", "A1")).singleElement().satisfies(finding -> {
-            assertThat(finding.rule()).isEqualTo(FirstSeason.DROUGHTY);
+        FirstSeason fast = season(
+                LocalDate.of(2027, 5, 1), 0, Optional.of(Shipped.pit(200, null, Texture.SANDY_LOAM)), 18, 4);
+        assertThat(WaterRules.judge("a", "A1", fast, PlantingWays.MULCH)).singleElement().satisfies(finding -> {
+            assertThat(finding.rule()).isEqualTo(WaterRules.DROUGHTY);
             assertThat(finding.standing()).isEqualTo(idlebough.core.judge.Standing.DOUBTFUL);
-            assertThat(finding.remedies().get(0).details()).containsEntry("tree", "a");
+            assertThat(finding.remedies().get(0))
+                    .isInstanceOfSatisfying(
+                            Remedy.TakeWay.class, way -> assertThat(way.tree()).contains("a"));
         });
         assertThat(fast.weeks().get(4).times()).as("smaller turns, more often").isEqualTo(2);
     }
@@ -66,10 +79,10 @@ class WaterTest {
     @Test
     void aSmallBallInHotWeatherDriesInADay() {
         FirstSeason hot =
-                FirstSeason.of(new FirstSeason.Setting(LocalDate.of(2027, 7, 1), 10, 0.8, Texture.LOAM, 26, 6, false));
-        assertThat(hot.tank().days()).isLessThan(1);
-        assertThat(hot.findings("tree:a", "A1"))
-                .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(FirstSeason.BALL_DRY));
+                season(LocalDate.of(2027, 7, 1), 8, Optional.empty(), 26, 6);
+        assertThat(hot.tank().orElseThrow().days()).isLessThan(1);
+        assertThat(WaterRules.judge("a", "A1", hot, PlantingWays.MULCH))
+                .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(WaterRules.BALL_DRY));
         assertThat(hot.total()).isGreaterThan(hot.wateringIn());
         assertThat(hot.working().steps()).isNotEmpty();
         assertThat(hot.weekWorking().steps()).hasSize(4);

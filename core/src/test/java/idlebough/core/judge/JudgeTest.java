@@ -31,8 +31,40 @@ class JudgeTest {
         "22, 2.2, 25, 2.5, AT_LEAST, DOUBTFUL"
     })
     void doubtfulMeansWithinWhatWeDoNotKnow(
-            double value, double half, double limit, double limitHalf, Standing.Wanted wanted, Standing standing) {
-        assertThat(Standing.of(value, half, limit, limitHalf, wanted)).isEqualTo(standing);
+            double value, double half, double limit, double limitHalf, Limit.Side side, Standing standing) {
+        assertThat(Standing.of(measured(value, half), limit(limit, limitHalf, side))).isEqualTo(standing);
+    }
+
+    private static Measured measured(double value, double half) {
+        return Measured.of(value, half, Quantity.DRAINAGE);
+    }
+
+    private static Limit limit(double value, double half, Limit.Side side) {
+        return new Limit(value, half, Quantity.DRAINAGE, side, Limit.Temper.STRICT, Source.practice("x"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"20, SOUND", "19.9, DOUBTFUL", "16, DOUBTFUL", "15.9, STOP"})
+    void whereMeetingItIsSoundTheBandDoubtsOnlyWhatFallsShort(double value, Standing standing) {
+        assertThat(Standing.of(
+                        measured(value, 2),
+                        limit(20, 2, Limit.Side.AT_LEAST).meetingIsSound()))
+                .isEqualTo(standing);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"30, SOUND", "20, DOUBTFUL", "1, DOUBTFUL"})
+    void whatCanBeMendedIsNeverAStop(double value, Standing standing) {
+        assertThat(Standing.of(
+                        measured(value, 2),
+                        limit(20, 2, Limit.Side.AT_LEAST).neverStop()))
+                .isEqualTo(standing);
+    }
+
+    @Test
+    void roundingIsNoReasonForADoubt() {
+        assertThat(Standing.of(measured(0.1 + 0.2, 0), limit(0.3, 0, Limit.Side.AT_MOST)))
+                .isEqualTo(Standing.SOUND);
     }
 
     @Test
@@ -62,21 +94,47 @@ class JudgeTest {
 
     @Test
     void aFindingKnowsItsMarginAndItsRoom() {
-        Finding finding = new Finding(
-                "site.drainage",
-                "pit:1",
-                Standing.STOP,
-                Phrase.of("Slow."),
-                Phrase.of("Because."),
-                Amount.of(11, Quantity.DRAINAGE),
-                Amount.of(25, Quantity.DRAINAGE),
-                java.util.List.of(),
-                Source.practice("x"));
-        assertThat(finding.margin()).isEqualTo(-14);
+        Finding finding = Rule.of("site.drainage")
+                .about(Subject.pit("1"))
+                .with("pit", "1")
+                .with("crop", "a pear")
+                .with("class", "Slow")
+                .with("meaning", "a mound")
+                .judge(measured(11, 1), limit(25, 2.5, Limit.Side.AT_LEAST));
+        assertThat(finding.held().orElseThrow().margin()).isEqualTo(-14);
         assertThat(finding.room()).isEqualTo("site");
         assertThat(finding.isSound()).isFalse();
         assertThat(Standing.SOUND.worse(Standing.DOUBTFUL)).isEqualTo(Standing.DOUBTFUL);
         assertThat(Standing.STOP.worse(Standing.DOUBTFUL)).isEqualTo(Standing.STOP);
+    }
+
+    @Test
+    void findingsComeWorstFirstAndAreCountedAndFound() {
+        Subject tree = Subject.tree("a");
+        Findings findings = Findings.of(java.util.List.of(
+                java.util.List.of(finding(tree, Standing.SOUND), finding(Subject.tree("b"), Standing.STOP)),
+                java.util.List.of(finding(tree, Standing.DOUBTFUL))));
+        assertThat(findings.all())
+                .extracting(Finding::standing)
+                .containsExactly(Standing.STOP, Standing.DOUBTFUL, Standing.SOUND);
+        assertThat(findings.doubts()).hasSize(2);
+        assertThat(findings.sound()).hasSize(1);
+        assertThat(findings.count(Standing.STOP)).isEqualTo(1);
+        assertThat(findings.about(tree)).hasSize(2);
+        assertThat(findings.worst(tree)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(findings.worst(Subject.tree("c"))).isEqualTo(Standing.SOUND);
+    }
+
+    private static Finding finding(Subject subject, Standing standing) {
+        return new Finding(
+                Rule.of("site.pan"),
+                subject,
+                standing,
+                Phrase.of("x"),
+                Phrase.of("y"),
+                java.util.Optional.empty(),
+                java.util.List.of(),
+                Source.practice("x"));
     }
 
     @ParameterizedTest

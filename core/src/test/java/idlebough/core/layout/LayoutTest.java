@@ -1,17 +1,14 @@
 package idlebough.core.layout;
 
+import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Vectors;
-import idlebough.core.judge.Standing;
-import idlebough.core.pollination.PartnerWeb;
-import idlebough.core.rootstock.Rootstocks;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
-import idlebough.core.variety.Varieties;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -39,7 +36,7 @@ class LayoutTest {
                         row,
                         "out:mono"));
         // RHS (Baker): an apple on M26 as a bush is about three and a half metres wide
-        assertThat(TreeSize.of(Varieties.of("apple-cox"), Rootstocks.find("m26"))
+        assertThat(TreeSize.of(Shipped.variety("apple-cox"), Shipped.stock("m26"))
                         .spread())
                 .isBetween(3.0, 3.8);
     }
@@ -109,29 +106,10 @@ class LayoutTest {
     }
 
     @Test
-    void crowdingFollowsTheTree() {
-        Plot plot = Plot.rectangle(40, 30);
-        PlannedTree a =
-                new PlannedTree("a", "A1", Varieties.of("apple-cox"), Rootstocks.find("mm106"), new Point(10, 15), 0);
-        PlannedTree near = new PlannedTree(
-                "b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(12, 15), 0);
-        PlannedTree far = new PlannedTree(
-                "b", "A2", Varieties.of("apple-james-grieve"), Rootstocks.find("mm106"), new Point(16, 15), 0);
-        assertThat(LayoutRules.judge(plot, List.of(a, near), new PartnerWeb(List.of())))
-                .filteredOn(f -> f.rule().equals(LayoutRules.CROWDED))
-                .allMatch(f -> f.standing() == Standing.STOP);
-        assertThat(LayoutRules.judge(plot, List.of(a, far), new PartnerWeb(List.of())))
-                .filteredOn(f -> f.rule().equals(LayoutRules.CROWDED))
-                .allMatch(f -> f.standing() == Standing.SOUND);
-        assertThat(LayoutRules.yearOfTouch(a, near)).isBetween(1.0, 10.0);
-        assertThat(LayoutRules.yearOfTouch(a, far)).isInfinite();
-    }
-
-    @Test
     void theFillKeepsSpacingAndMargin() {
         Plot plot = Plot.rectangle(40, 25);
         List<RowFill.Place> places = RowFill.best(plot, 2.5, 90, RowFill.Pattern.SQUARE, 5, 5);
-        assertThat(places).as("layout.md 7: 40 × 25 m, setback 2.5, 5 m square").hasSize(40);
+        assertThat(places).as("40 × 25 m, setback 2.5, 5 m square").hasSize(40);
         assertThat(places).allMatch(place -> plot.distanceToBoundary(place.at()) >= 2.5 - 1e-6);
         assertThat(RowFill.label(0, 0)).isEqualTo("A1");
         assertThat(RowFill.label(27, 3)).isEqualTo("AB4");

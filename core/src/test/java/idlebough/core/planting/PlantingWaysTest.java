@@ -1,14 +1,17 @@
 package idlebough.core.planting;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Way;
-import idlebough.core.rootstock.Rootstocks;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
 import java.util.List;
+import java.util.Optional;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,7 +28,14 @@ class PlantingWaysTest {
             chosen.put(ways[i], ways[i + 1]);
         }
         return PlantingSection.of(
-                new PlantingSection.Setting(tree, Rootstocks.find(stock), texture, Footing.GRADE, chosen, null, 42));
+                new PlantingSection.Setting(
+                tree,
+                Optional.of(Shipped.stock(stock)),
+                texture,
+                Footing.GRADE,
+                chosen,
+                Optional.empty(),
+                42));
     }
 
     @Test
@@ -122,17 +132,7 @@ class PlantingWaysTest {
     void anOwnRootedFigHasNoUnionToJudge() {
         PlantingSection fig = with(POT, "fig-own", Texture.LOAM);
         assertThat(fig.hasUnion()).isFalse();
-        assertThat(PlantingRules.judge("t", "T5", fig)).noneMatch(f -> f.rule().contains("union"));
-    }
-
-    @Test
-    void anUnmeasuredUnionIsADoubt() {
-        NurseryTree unknown = new NurseryTree(Form.BARE, 0.45, 0.25, null, 0.02);
-        assertThat(PlantingRules.judge("t", "A1", with(unknown, "mm106", Texture.LOAM)))
-                .filteredOn(f -> f.rule().equals(PlantingRules.UNION_NOT_MEASURED))
-                .singleElement()
-                .extracting(Finding::standing)
-                .isEqualTo(Standing.DOUBTFUL);
+        assertThat(PlantingRules.judge("t", "T5", fig)).noneMatch(f -> f.rule().id().contains("union"));
     }
 
     @ParameterizedTest

@@ -1,11 +1,15 @@
 package idlebough.core.pollination;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.judge.Finding;
+import idlebough.core.crop.Catalogue;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import java.util.Optional;
+import java.util.Random;
 import idlebough.core.site.Point;
-import idlebough.core.variety.Varieties;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -15,29 +19,26 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Who serves whom, by facts of the trade and of the genes. */
 class PartnerRulesTest {
     private static PartnerWeb web(String... varietiesAndPlaces) {
-        List<PartnerWeb.Flowering> trees = new ArrayList<>();
+        List<Flowering> trees = new ArrayList<>();
         for (int i = 0; i < varietiesAndPlaces.length; i++) {
             String[] part = varietiesAndPlaces[i].split("@");
-            trees.add(new PartnerWeb.Flowering(
-                    "t" + i,
+            trees.add(new Flowering(
+                    Subject.tree("t" + i),
                     "T" + i,
-                    Varieties.of(part[0]),
-                    part.length == 1 ? null : new Point(Double.parseDouble(part[1]), 0)));
+                    Shipped.variety(part[0]),
+                    part.length == 1 ? Optional.empty() : Optional.of(new Point(Double.parseDouble(part[1]), 0))));
         }
-        return new PartnerWeb(trees);
+        return PartnerWeb.of(trees);
     }
 
     private static Standing standing(PartnerWeb web, String id) {
-        return web.findings().stream()
-                .filter(f -> f.subject().equals("tree:" + id))
+        return PartnerRules.judge(web.neighbourhoods().get(id))
                 .map(Finding::standing)
-                .findFirst()
                 .orElse(null);
     }
 
     @ParameterizedTest
     @CsvSource({
-        // layout.md 1.3–1.7
         "cherry-bing, cherry-napoleon, 0", "cherry-bing, cherry-van, 0.7", "cherry-bing, cherry-stella, 0.7",
                 "cherry-stella, cherry-bing, 0", "cherry-stella, cherry-stella, 1",
         "pear-seckel, pear-packham, 0.7", "pear-seckel, pear-bosc, 1", "almond-nonpareil, almond-mission, 1",
@@ -47,7 +48,7 @@ class PartnerRulesTest {
         "avocado-fuerte, avocado-mexicola, 1", "avocado-fuerte, avocado-fuerte, 0"
     })
     void genes(String receiver, String partner, double expected) {
-        assertThat(PartnerScore.genes(Varieties.of(receiver), Varieties.of(partner)))
+        assertThat(Pairing.genes(Shipped.variety(receiver), Shipped.variety(partner)))
                 .isEqualTo(expected);
     }
 
@@ -86,8 +87,8 @@ class PartnerRulesTest {
     void theBestPartnersComeFirstAndEachVarietyCountsOnce() {
         PartnerWeb web =
                 web("apple-cox@0", "apple-golden@5", "apple-golden@6", "apple-james-grieve@5", "apple-bramley@3");
-        PartnerWeb.Flowering cox = web.trees().get(0);
-        List<PartnerWeb.Link> links = web.partnersOf(cox);
+        Flowering cox = web.trees().get(0);
+        List<Neighbourhood.Link> links = web.partnersOf(cox);
         assertThat(links).hasSize(4);
         assertThat(links.get(0).partner().variety().key()).isEqualTo("apple-golden");
         assertThat(links.get(links.size() - 1).partner().variety().key())
@@ -109,11 +110,56 @@ class PartnerRulesTest {
     @Test
     void whatWouldMendIsGoodAndOfAnotherVariety() {
         for (String variety : List.of("apple-cox", "pear-comice", "cherry-bing", "jplum-burbank", "almond-nonpareil")) {
-            PartnerWeb.Flowering tree = new PartnerWeb.Flowering("x", "X", Varieties.of(variety), null);
-            assertThat(PartnerWeb.wouldServe(tree)).as(variety).isNotEmpty().allSatisfy(link -> {
+            Flowering tree = new Flowering(Subject.tree("x"), "X", Shipped.variety(variety), Optional.empty());
+            assertThat(PartnerWeb.wouldServe(tree, Catalogue.shipped())).as(variety).isNotEmpty().allSatisfy(link -> {
                 assertThat(link.score().value()).isGreaterThanOrEqualTo(PartnerScore.GOOD);
                 assertThat(link.partner().variety().key()).isNotEqualTo(variety);
             });
+        }
+    }
+
+    /** The index gives what looking at all trees gives, and a moved tree gives what a new web gives. */
+    @Test
+    void theNearestOfEachVarietyIsTheBestOfIt() {
+        Random random = new Random(11);
+        List<String> keys = List.of(
+                "apple-cox", "apple-golden", "apple-bramley", "pear-comice", "pear-packham", "cherry-bing",
+                "cherry-stella", "sour-montmorency");
+        List<Flowering> trees = new ArrayList<>();
+        for (int i = 0; i < 200; i++) {
+            trees.add(new Flowering(
+                    Subject.tree("t" + i),
+                    "T" + i,
+                    Shipped.variety(keys.get(random.nextInt(keys.size()))),
+                    Optional.of(new Point(random.nextDouble() * 100, random.nextDouble() * 60))));
+        }
+        PartnerWeb web = PartnerWeb.of(trees);
+        for (int round = 0; round < 5; round++) {
+            for (Flowering tree : trees) {
+                java.util.Set<String> seen = new java.util.HashSet<>();
+                List<Double> best = web.partnersOf(tree).stream()
+                        .filter(link -> seen.add(link.partner().variety().key()))
+                        .map(link -> link.score().value())
+                        .toList();
+                assertThat(web.setOf(tree))
+                        .as("seed 11, round %s, %s", round, tree.id())
+                        .isCloseTo(
+                                PartnerScore.together(tree.variety().selfFruitful(), best),
+                                org.assertj.core.data.Offset.offset(1e-9));
+            }
+            int moved = random.nextInt(trees.size());
+            Flowering before = trees.get(moved);
+            trees.set(
+                    moved,
+                    new Flowering(
+                            before.subject(),
+                            before.label(),
+                            before.variety(),
+                            Optional.of(new Point(random.nextDouble() * 100, random.nextDouble() * 60))));
+            web = PartnerWeb.of(trees, web);
+            assertThat(web.neighbourhoods())
+                    .as("seed 11, round %s", round)
+                    .isEqualTo(PartnerWeb.of(trees).neighbourhoods());
         }
     }
 }

@@ -1,14 +1,15 @@
 package idlebough.core.pollination;
 
+import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Vectors;
+import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
-import idlebough.core.judge.Standing;
-import idlebough.core.site.Point;
-import idlebough.core.variety.Varieties;
+import idlebough.core.judge.Subject;
+import java.util.Optional;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -20,7 +21,7 @@ class PollinationTest {
         Vectors.joined("s_compat").forEach(row -> {
             double fraction = SAlleles.of(row.get("pistil")).accepts(SAlleles.of(row.get("pollen")));
             near(fraction, row, "out:fraction");
-            near(PartnerScore.classed(fraction) * (row.get("pollen_ploidy").equals("3") ? 0 : 1), row, "out:effective");
+            near(Pairing.classed(fraction) * (row.get("pollen_ploidy").equals("3") ? 0 : 1), row, "out:effective");
         });
     }
 
@@ -50,19 +51,18 @@ class PollinationTest {
                 String[] part = partner.split("@");
                 double genes = part[0].equals("?") || row.get("r_geno").equals("?")
                         ? 0.8
-                        : PartnerScore.classed(SAlleles.of(row.get("r_geno")).accepts(SAlleles.of(part[0])));
+                        : Pairing.classed(SAlleles.of(row.get("r_geno")).accepts(SAlleles.of(part[0])));
                 double viability = part[1].equals("3") ? 0 : Double.parseDouble(part[5]);
+                CommonBloom bloom = CommonBloom.ofDays(
+                        (int) d(row, "r_start"),
+                        (int) d(row, "r_end"),
+                        Integer.parseInt(part[2]),
+                        Integer.parseInt(part[3]));
+                double apart = Double.parseDouble(part[4]);
                 scores.add(new PartnerScore(
-                                CommonBloom.ofDays(
-                                        (int) d(row, "r_start"),
-                                        (int) d(row, "r_end"),
-                                        Integer.parseInt(part[2]),
-                                        Integer.parseInt(part[3])),
-                                genes,
-                                PartnerScore.distance(
-                                        Crop.Vector.valueOf(row.get("vector")), Double.parseDouble(part[4])),
-                                Double.parseDouble(part[4]),
-                                viability,
+                                new Pairing(bloom, genes, viability),
+                                apart,
+                                PartnerScore.distance(Crop.Vector.valueOf(row.get("vector")), apart),
                                 Double.parseDouble(part[6]))
                         .value());
             }
@@ -73,39 +73,15 @@ class PollinationTest {
         });
     }
 
-    private static PartnerWeb.Flowering tree(String id, String variety, double x) {
-        return new PartnerWeb.Flowering(id, id, Varieties.of(variety), new Point(x, 0));
-    }
-
-    @Test
-    void twoTreesOfOneVarietyAreNoPartners() {
-        PartnerWeb web = new PartnerWeb(List.of(tree("a", "apple-cox", 0), tree("b", "apple-cox", 5)));
-        assertThat(web.findings()).allSatisfy(f -> assertThat(f.standing()).isEqualTo(Standing.STOP));
-        assertThat(web.findings().get(0).remedies()).isNotEmpty();
-    }
-
-    @Test
-    void aTriploidNeedsTwo() {
-        PartnerWeb one = new PartnerWeb(List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5)));
-        assertThat(one.findings())
-                .filteredOn(f -> f.rule().equals(PartnerWeb.TRIPLOID_RULE))
-                .hasSize(1);
-        assertThat(one.findings())
-                .as("the diploid gets nothing back")
-                .filteredOn(f -> f.subject().equals("tree:c"))
-                .allMatch(f -> f.standing() == Standing.STOP);
-        PartnerWeb three = new PartnerWeb(
-                List.of(tree("b", "apple-bramley", 0), tree("c", "apple-cox", 5), tree("j", "apple-james-grieve", 10)));
-        assertThat(three.findings()).allMatch(f -> f.standing() == Standing.SOUND);
-    }
-
     @Test
     void everyRemedyOfAPearIsAPear() {
-        assertThat(PartnerWeb.wouldServe(tree("p", "pear-comice", 0)))
+        Flowering pear =
+                new Flowering(Subject.tree("p"), "P", Shipped.variety("pear-comice"), Optional.empty());
+        assertThat(PartnerWeb.wouldServe(pear, Catalogue.shipped()))
                 .isNotEmpty()
                 .allMatch(link -> link.partner().variety().crop().key().equals("pear"));
         // old field tests: Seckel and Louise Bonne share their alleles and fail each other; so would Seckel with itself
-        assertThat(PartnerScore.genes(Varieties.of("pear-seckel"), Varieties.of("pear-seckel")))
+        assertThat(Pairing.genes(Shipped.variety("pear-seckel"), Shipped.variety("pear-seckel")))
                 .isZero();
     }
 }

@@ -1,41 +1,17 @@
 package idlebough.core.rootstock;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.judge.Finding;
-import idlebough.core.judge.Standing;
-import idlebough.core.site.DrainageTest;
-import idlebough.core.site.Point;
-import idlebough.core.site.SoilPit;
-import idlebough.core.site.TestHole;
-import idlebough.core.site.Texture;
-import idlebough.core.variety.Varieties;
+import idlebough.core.crop.Catalogue;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class RootstockTest {
-    private static SoilPit pit(double fallInTwoHours, Double ph) {
-        return new SoilPit(
-                "p",
-                "1",
-                new Point(0, 0),
-                Texture.CLAY_LOAM,
-                0.3,
-                null,
-                ph,
-                new DrainageTest(
-                        new TestHole.Cylinder(0.3),
-                        0.4,
-                        true,
-                        false,
-                        List.of(
-                                new DrainageTest.Reading(0, 0.05),
-                                new DrainageTest.Reading(60, 0.05 + fallInTwoHours / 2),
-                                new DrainageTest.Reading(120, 0.05 + fallInTwoHours))));
-    }
-
     @ParameterizedTest
     @CsvSource({
         // common practice: European pear on vigorous stock about 25 ft (7.6 m) tall, 15–20 ft (4.6–6.1 m) wide, here
@@ -52,10 +28,10 @@ class RootstockTest {
     })
     void fullSizesOfTheBooks(
             String variety, String stock, double wideLow, double wideHigh, double tallLow, double tallHigh) {
-        TreeSize size = TreeSize.of(Varieties.of(variety), Rootstocks.find(stock));
+        TreeSize size = TreeSize.of(Shipped.variety(variety), Shipped.stock(stock));
         assertThat(size.spread()).isBetween(wideLow, wideHigh);
         assertThat(size.height()).isBetween(tallLow, tallHigh);
-        assertThat(TreeSize.working(Varieties.of(variety), Rootstocks.find(stock))
+        assertThat(TreeSize.working(Shipped.variety(variety), Shipped.stock(stock))
                         .steps())
                 .hasSize(4);
     }
@@ -74,54 +50,28 @@ class RootstockTest {
         assertThat(size.yearOf(0.2, 0.25)).isZero();
     }
 
-    @Test
-    void noStockIsADoubtWithAWayOut() {
-        assertThat(RootstockRules.judge("choice:1", Varieties.of("apple-cox"), null, List.of()))
-                .singleElement()
-                .satisfies(f -> {
-                    assertThat(f.rule()).isEqualTo(RootstockRules.NONE_CHOSEN);
-                    assertThat(f.standing()).isEqualTo(Standing.DOUBTFUL);
-                    assertThat(f.remedies()).isNotEmpty();
-                });
-    }
-
+    /** common practice: plums on Myrobalan stand wet feet, on Pixy they do not. */
     @Test
     void aTenderStockInSlowSoilNamesABetterOne() {
-        List<Finding> findings = RootstockRules.judge(
-                "choice:1", Varieties.of("plum-stanley"), Rootstocks.find("pixy"), List.of(pit(0.03, null)));
+        List<Finding> findings = new RootstockRules(Catalogue.shipped())
+                .judge(
+                        "1",
+                        Shipped.variety("plum-stanley"),
+                        Optional.of(Shipped.stock("pixy")),
+                        List.of(Shipped.pit(10)));
         assertThat(findings)
                 .filteredOn(f -> f.rule().equals(RootstockRules.WET))
                 .singleElement()
-                .satisfies(f -> {
-                    assertThat(f.standing()).isEqualTo(Standing.DOUBTFUL);
-                    assertThat(f.remedies().get(0).details()).containsEntry("stock", "myrobalan");
-                });
-        assertThat(RootstockRules.judge(
-                        "choice:1",
-                        Varieties.of("plum-stanley"),
-                        Rootstocks.find("myrobalan"),
-                        List.of(pit(0.20, null))))
-                .filteredOn(f -> f.rule().equals(RootstockRules.WET))
-                .allMatch(Finding::isSound);
-    }
-
-    @Test
-    void quinceYellowsOnLime() {
-        assertThat(RootstockRules.judge(
-                        "choice:1", Varieties.of("pear-comice"), Rootstocks.find("quince-a"), List.of(pit(0.2, 8.0))))
-                .filteredOn(f -> f.rule().equals(RootstockRules.LIME))
-                .singleElement()
-                .extracting(Finding::standing)
-                .isEqualTo(Standing.STOP);
-        assertThat(RootstockRules.judge(
-                        "choice:1", Varieties.of("pear-comice"), Rootstocks.find("quince-a"), List.of(pit(0.2, 6.4))))
-                .noneMatch(f -> f.rule().equals(RootstockRules.LIME));
+                .satisfies(f -> assertThat(f.remedies().get(0))
+                        .isInstanceOfSatisfying(
+                                RootstockRemedy.TakeStock.class,
+                                take -> assertThat(take.stock()).isEqualTo("myrobalan")));
     }
 
     @Test
     void wordsForSize() {
         assertThat(List.of("m9", "mm106", "mm111", "m25"))
-                .extracting(key -> Rootstocks.find(key).sizeWord())
+                .extracting(key -> Shipped.stock(key).sizeWord())
                 .containsExactly("dwarfing", "semi-dwarfing", "semi-vigorous", "vigorous");
     }
 }

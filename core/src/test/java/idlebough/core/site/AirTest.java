@@ -1,10 +1,11 @@
 package idlebough.core.site;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import idlebough.core.crop.Crops;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -67,14 +68,16 @@ class AirTest {
     void anEarlyBloomerInTheColdIsAStopAndALateOneIsLooked() {
         ColdAir cold = ColdAir.of(PLOT, List.of(CUP), SLOPE);
         Point low = new Point(30, 5);
-        assertThat(GroundRules.cold("tree:1", "A1", Crops.of("apricot"), low, cold)
+        assertThat(GroundRules.cold(Subject.tree("1"), "A1", Shipped.crop("apricot"), low, cold)
+                        .orElseThrow()
                         .standing())
                 .isEqualTo(Standing.STOP);
-        assertThat(GroundRules.cold("tree:1", "A1", Crops.of("apple"), new Point(30, 12), cold)
+        assertThat(GroundRules.cold(Subject.tree("1"), "A1", Shipped.crop("apple"), new Point(30, 12), cold)
+                        .orElseThrow()
                         .standing())
                 .isNotEqualTo(Standing.STOP);
-        assertThat(GroundRules.cold("tree:1", "A1", Crops.of("apple"), new Point(30, 35), cold))
-                .isNull();
+        assertThat(GroundRules.cold(Subject.tree("1"), "A1", Shipped.crop("apple"), new Point(30, 35), cold))
+                .isEmpty();
     }
 
     /** Behind a hedge the shelter is best near five heights and gone at thirty (windbreak figures, from memory). */
@@ -94,6 +97,11 @@ class AirTest {
         assertThat(west.share(PLOT)).isCloseTo(0.75, within(0.05));
     }
 
+    private static Microclimate at(Point place, List<Feature> features, ColdAir cold, double latitude) {
+        return Microclimate.at(
+                place, new Microclimate.Surroundings(PLOT, features, cold), new Site.Location(latitude, 0));
+    }
+
     @Test
     void aWallWarmsItsSunnySideInBothHemispheres() {
         Feature wall = line("w", Feature.Kind.WALL, 2.5, Feature.Material.MASONRY, 10, 20, 50, 20);
@@ -101,15 +109,15 @@ class AirTest {
         for (double latitude : new double[] {45, -45}) {
             Point sunny = new Point(30, latitude > 0 ? 19.4 : 20.6);
             Point shaded = new Point(30, latitude > 0 ? 20.6 : 19.4);
-            Microclimate warm = Microclimate.at(sunny, PLOT, List.of(wall), still, latitude, 0);
+            Microclimate warm = at(sunny, List.of(wall), still, latitude);
             // Half to one zone of 5.6 K.
             assertThat(warm.kelvin()).isBetween(Microclimate.ZONE / 2, Microclimate.ZONE);
-            assertThat(Microclimate.at(shaded, PLOT, List.of(wall), still, latitude, 0)
+            assertThat(at(shaded, List.of(wall), still, latitude)
                             .parts())
                     .isEmpty();
         }
         ColdAir cold = ColdAir.of(PLOT, List.of(CUP), SLOPE);
-        assertThat(Microclimate.at(new Point(30, 6), PLOT, List.of(), cold, 45, 0)
+        assertThat(at(new Point(30, 6), List.of(), cold, 45)
                         .kelvin())
                 .isBetween(-4.0, -2.0);
     }
@@ -144,11 +152,9 @@ class AirTest {
         assertThat(drawn.zones().get(1).drawn()).isTrue();
         assertThat(drawn.zones().stream().mapToDouble(PitZones.Zone::area).sum())
                 .isCloseTo(PLOT.area(), within(1e-6));
-        assertThat(PitZones.pitFor(new Point(5, 5), pits, List.of(zone)).id()).isEqualTo("b");
-        assertThat(PitZones.pitFor(new Point(25, 5), pits, List.of(zone)).id()).isEqualTo("a");
-        assertThat(GroundRules.pits(PitZones.of(Plot.rectangle(300, 200), pits, List.of()))
-                        .standing())
-                .isEqualTo(Standing.STOP);
-        assertThat(GroundRules.pits(drawn).standing()).isEqualTo(Standing.SOUND);
+        Terrain terrain = Terrain.of(
+                Site.empty(45).with(PLOT).withFeatures(List.of(zone)).withPits(pits), null);
+        assertThat(terrain.pitFor(new Point(5, 5)).orElseThrow().id()).isEqualTo("b");
+        assertThat(terrain.pitFor(new Point(25, 5)).orElseThrow().id()).isEqualTo("a");
     }
 }

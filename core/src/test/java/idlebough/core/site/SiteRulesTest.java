@@ -1,10 +1,8 @@
 package idlebough.core.site;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.core.crop.Crops;
-import idlebough.core.judge.Finding;
-import idlebough.core.judge.Standing;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,29 +10,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the soil's answer means for a crop, and what to do about it. */
 class SiteRulesTest {
-    private static SoilPit pit(double mmPerHour, Double ph, boolean water) {
-        // K of the wanted R12 = 3K, in a box whose level falls from 40 to 20 cm
-        TestHole hole = new TestHole.Box(0.3, 0.2);
-        double hours = hole.infiltrated(0.4, 0.2) / (mmPerHour / 3000);
-        return new SoilPit(
-                "p",
-                "7",
-                new Point(1, 1),
-                Texture.CLAY_LOAM,
-                0.25,
-                null,
-                ph,
-                new DrainageTest(
-                        hole,
-                        0.4,
-                        true,
-                        water,
-                        List.of(new DrainageTest.Reading(0, 0), new DrainageTest.Reading(hours * 60, 0.2))));
-    }
-
     @ParameterizedTest
     @CsvSource({
-        // the classes of water.md 2.2 with the limits belonging to the better side, except exactly 4 in/h
+        // extension classes of a 12-inch hole, with the limits belonging to the better side, except exactly 4 in/h
         "0.05, IMPERMEABLE",
         "0.1, VERY_SLOW",
         "0.49, VERY_SLOW",
@@ -65,54 +43,8 @@ class SiteRulesTest {
         "lemon, 18, MOUND"
     })
     void theMildestRemedyThatDoes(String crop, double rate, Footing footing) {
-        assertThat(SiteRules.footing(Crops.of(crop), pit(rate, null, false).rate()))
+        assertThat(WantedDrainage.footing(Shipped.crop(crop), Shipped.pit(rate).rate()))
                 .isEqualTo(footing);
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "peach, 40, SOUND",
-        "peach, 25, DOUBTFUL",
-        "peach, 15, STOP",
-        "pear, 25, SOUND",
-        "pear, 12, DOUBTFUL",
-        "apple, 19, DOUBTFUL",
-        "apple, 10, STOP"
-    })
-    void standingsByCrop(String crop, double rate, Standing standing) {
-        Finding finding = SiteRules.drainage(pit(rate, null, false), Crops.of(crop));
-        assertThat(finding.rule()).isEqualTo(SiteRules.DRAINAGE_RULE);
-        assertThat(finding.standing()).isEqualTo(standing);
-        assertThat(finding.measured().value()).isCloseTo(rate, org.assertj.core.data.Offset.offset(1e-6));
-        assertThat(finding.remedies()).isNotEmpty();
-    }
-
-    @Test
-    void waterInTheHoleIsAWaterTableAndNoRate() {
-        Finding finding = SiteRules.drainage(pit(40, null, true), Crops.of("apple"));
-        assertThat(finding.rule()).isEqualTo(SiteRules.WATER_TABLE_RULE);
-        assertThat(finding.standing()).isEqualTo(Standing.STOP);
-        assertThat(finding.measured()).isNull();
-    }
-
-    @Test
-    void anUntestedPitIsADoubtThatSaysWhatWouldSettleIt() {
-        SoilPit bare = new SoilPit("p", "7", new Point(0, 0), Texture.LOAM, 0.3, null, null, null);
-        Finding finding = SiteRules.drainage(bare, Crops.of("apple"));
-        assertThat(finding.rule()).isEqualTo(SiteRules.NO_TEST_RULE);
-        assertThat(finding.standing()).isEqualTo(Standing.DOUBTFUL);
-        assertThat(finding.remedies())
-                .singleElement()
-                .satisfies(remedy -> assertThat(remedy.action()).isEqualTo("site.pit"));
-        assertThat(SiteRules.ph(bare, Crops.of("apple"))).isNull();
-    }
-
-    @ParameterizedTest
-    @CsvSource({"6.5, SOUND", "6.0, SOUND", "5.9, DOUBTFUL", "5.2, STOP", "7.2, DOUBTFUL", "8.1, STOP"})
-    void phOfAnApple(double ph, Standing standing) {
-        // common practice: most temperate fruit 6–7
-        assertThat(SiteRules.ph(pit(40, ph, false), Crops.of("apple")).standing())
-                .isEqualTo(standing);
     }
 
     @Test
@@ -128,7 +60,7 @@ class SiteRulesTest {
 
     @Test
     void aBarrelFallsFastThenSlowsAndAVFallsEvenly() {
-        // water.md 2.2, barrel versus V: 12 in wide and deep, K 10 mm/h
+        // barrel versus V: 12 in wide and deep, K 10 mm/h
         TestHole barrel = new TestHole.Cylinder(0.3048);
         TestHole v = new TestHole.Taper(0.3048, 0, 0.3048);
         double inch = 0.0254;

@@ -1,11 +1,11 @@
 package idlebough.core.site;
 
+import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Vectors;
-import idlebough.core.crop.Crops;
 import idlebough.core.judge.Standing;
 import java.util.List;
 import java.util.Map;
@@ -101,7 +101,7 @@ class SiteTest {
                 false,
                 List.of(new DrainageTest.Reading(0, 0), new DrainageTest.Reading(120, 0.4064)));
         SoilPit pit = new SoilPit("p", "1", new Point(0, 0), Texture.LOAM, 0.3, null, 6.5, test);
-        assertThat(SiteRules.drainage(pit, Crops.of("peach")).standing()).isEqualTo(Standing.SOUND);
+        assertThat(SiteRules.drainage(pit, Shipped.crop("peach")).standing()).isEqualTo(Standing.SOUND);
         assertThat(test.rate().drainageClass()).isEqualTo(DrainageClass.DROUGHTY);
     }
 
@@ -118,9 +118,9 @@ class SiteTest {
                         new DrainageTest.Reading(60, 0.073),
                         new DrainageTest.Reading(120, 0.095)));
         SoilPit pit = new SoilPit("p", "1", new Point(0, 0), Texture.CLAY_LOAM, 0.3, null, null, test);
-        assertThat(SiteRules.drainage(pit, Crops.of("peach")).standing()).isEqualTo(Standing.STOP);
-        assertThat(SiteRules.drainage(pit, Crops.of("pear")).standing()).isNotEqualTo(Standing.STOP);
-        assertThat(SiteRules.footing(Crops.of("peach"), pit.rate())).isNotEqualTo(Footing.GRADE);
+        assertThat(SiteRules.drainage(pit, Shipped.crop("peach")).standing()).isEqualTo(Standing.STOP);
+        assertThat(SiteRules.drainage(pit, Shipped.crop("pear")).standing()).isNotEqualTo(Standing.STOP);
+        assertThat(WantedDrainage.footing(Shipped.crop("peach"), pit.rate())).isNotEqualTo(Footing.GRADE);
     }
 
     @Test

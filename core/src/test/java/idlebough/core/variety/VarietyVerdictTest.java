@@ -1,11 +1,14 @@
 package idlebough.core.variety;
 
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.crop.ChillModel;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Rule;
 import idlebough.core.judge.Standing;
 import idlebough.core.winter.ChillMatch;
-import idlebough.core.winter.ChillModel;
 import idlebough.core.winter.SafeChill;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.WeatherGenerator;
@@ -27,7 +30,7 @@ class VarietyVerdictTest {
                 latitude);
     }
 
-    private static Finding finding(VarietyVerdict verdict, String rule) {
+    private static Finding finding(VarietyVerdict verdict, Rule rule) {
         return verdict.findings().stream()
                 .filter(f -> f.rule().equals(rule))
                 .findFirst()
@@ -37,11 +40,11 @@ class VarietyVerdictTest {
     @Test
     void aColdHillSatisfiesTheAppleAndKillsTheLemon() {
         WinterLedger hill = winters(8, 25, 45);
-        assertThat(finding(VarietyVerdict.of(Varieties.of("apple-golden"), hill, List.of()), VarietyVerdict.CHILL_RULE)
+        assertThat(finding(VarietyVerdict.of(Shipped.variety("apple-golden"), hill, List.of()), VarietyVerdict.CHILL_RULE)
                         .standing())
                 .isEqualTo(Standing.SOUND);
-        VarietyVerdict lemon = VarietyVerdict.of(Varieties.of("lemon-lisbon"), hill, List.of());
-        assertThat(lemon.match()).as("an evergreen needs no chill").isNull();
+        VarietyVerdict lemon = VarietyVerdict.of(Shipped.variety("lemon-lisbon"), hill, List.of());
+        assertThat(lemon.match()).as("an evergreen needs no chill").isEmpty();
         assertThat(finding(lemon, VarietyVerdict.COLD_RULE).standing()).isEqualTo(Standing.STOP);
         assertThat(lemon.working().steps()).isNotEmpty();
     }
@@ -50,25 +53,25 @@ class VarietyVerdictTest {
     void aMildCoastStarvesTheAppleAndSuitsTheLowChillPeach() {
         WinterLedger coast = winters(20, 25, -34);
         Finding apple =
-                finding(VarietyVerdict.of(Varieties.of("apple-cox"), coast, List.of()), VarietyVerdict.CHILL_RULE);
+                finding(VarietyVerdict.of(Shipped.variety("apple-cox"), coast, List.of()), VarietyVerdict.CHILL_RULE);
         assertThat(apple.standing()).isEqualTo(Standing.STOP);
         assertThat(apple.remedies()).isNotEmpty();
-        VarietyVerdict peach = VarietyVerdict.of(Varieties.of("peach-desert-gold"), coast, List.of());
+        VarietyVerdict peach = VarietyVerdict.of(Shipped.variety("peach-desert-gold"), coast, List.of());
         assertThat(peach.standing()).isNotEqualTo(Standing.STOP);
         assertThat(peach.rank())
-                .isLessThan(VarietyVerdict.of(Varieties.of("apple-cox"), coast, List.of())
+                .isLessThan(VarietyVerdict.of(Shipped.variety("apple-cox"), coast, List.of())
                         .rank());
     }
 
     @Test
     void anOwnFigureCountsInsteadOfTheShippedOne() {
         WinterLedger coast = winters(17, 25, -34);
-        Variety own = Varieties.of("apple-cox").withChill(10);
+        Variety own = Shipped.variety("apple-cox").withChill(10);
         VarietyVerdict verdict = VarietyVerdict.of(own, coast, List.of());
-        assertThat(verdict.match().share()).isEqualTo(1);
+        assertThat(verdict.match().orElseThrow().share()).isEqualTo(1);
         assertThat(finding(verdict, VarietyVerdict.CHILL_RULE).source().citation())
                 .isEqualTo("your own figure");
-        assertThat(Varieties.of("apple-cox").overridden())
+        assertThat(Shipped.variety("apple-cox").overridden())
                 .as("the shipped row is not touched")
                 .isFalse();
     }
@@ -76,21 +79,16 @@ class VarietyVerdictTest {
     @Test
     void withoutWintersNothingIsSaidOfChill() {
         VarietyVerdict verdict = VarietyVerdict.of(
-                Varieties.of("apple-cox"), WinterLedger.of(new StationRecord(List.of()), 45), List.of());
+                Shipped.variety("apple-cox"), WinterLedger.of(new StationRecord(List.of()), 45), List.of());
         assertThat(verdict.findings()).isEmpty();
         assertThat(verdict.standing()).isEqualTo(Standing.SOUND);
     }
 
     @ParameterizedTest
-    @CsvSource({"3, STOP, true", "7, DOUBTFUL, true", "12, DOUBTFUL, false", "25, SOUND, false"})
-    void howMuchSoManyWintersSay(int years, Standing standing, boolean silent) {
+    @CsvSource({"3, true", "7, true", "12, false", "25, false"})
+    void howMuchSoManyWintersSay(int years, boolean silent) {
         WinterLedger ledger = winters(9, years, 45);
         assertThat(ledger.usable()).hasSize(years);
-        assertThat(WinterRules.judge(ledger))
-                .filteredOn(f -> f.rule().equals(WinterRules.FEW_WINTERS))
-                .singleElement()
-                .extracting(Finding::standing)
-                .isEqualTo(standing);
         SafeChill safe = SafeChill.of(ChillModel.PORTIONS, ledger.totals(ChillModel.PORTIONS));
         assertThat(Double.isNaN(safe.value())).isEqualTo(silent);
         assertThat(Double.isNaN(safe.lowerBound()))
@@ -105,7 +103,7 @@ class VarietyVerdictTest {
                 .days(LocalDate.of(2000, 7, 1), LocalDate.of(2012, 7, 1)));
         double[] now = WinterLedger.of(cold, 50).totals(ChillModel.PORTIONS);
         double[] warmer = WinterLedger.of(cold.warmedBy(3), 50).totals(ChillModel.PORTIONS);
-        // winter.md 5: cold sites gain portions when they warm
+        // Luedeling et al. 2011: cold sites gain portions when they warm
         assertThat(java.util.Arrays.stream(warmer).average().orElseThrow())
                 .isGreaterThan(java.util.Arrays.stream(now).average().orElseThrow());
     }

@@ -3,6 +3,7 @@ package idlebough.core.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -206,19 +207,5 @@ class FrostTest {
                         .in(new idlebough.core.measure.Display(
                                 idlebough.core.measure.UnitSystem.METRIC, java.util.Locale.UK)))
                 .contains("fewer than 20 years");
-    }
-
-    @org.junit.jupiter.params.ParameterizedTest
-    @org.junit.jupiter.params.provider.CsvSource({"3, STOP", "5, DOUBTFUL", "19, DOUBTFUL", "20, SOUND"})
-    void howManyWintersAreEnough(int winters, idlebough.core.judge.Standing standing) {
-        List<DailyExtremes> days = new WeatherGenerator(4, 9, 9, 15, 10, 0.7, 3, 0.5, 0)
-                .days(LocalDate.of(1990, 8, 1), LocalDate.of(1990 + winters, 7, 31));
-        assertThat(WinterRules.judge(WinterLedger.of(new StationRecord(days), 45)))
-                .filteredOn(f -> f.rule().equals(WinterRules.FEW_WINTERS))
-                .singleElement()
-                .satisfies(f -> {
-                    assertThat(f.standing()).isEqualTo(standing);
-                    assertThat(f.measured().value()).isEqualTo(winters);
-                });
     }
 }

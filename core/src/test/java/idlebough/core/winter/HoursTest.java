@@ -3,6 +3,7 @@ package idlebough.core.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -39,7 +40,7 @@ class HoursTest {
     }
 
     private static double total(ChillModel model, double[] hours) {
-        ChillState state = model.begin();
+        ChillState state = ChillState.of(model);
         for (double hour : hours) {
             state.accept(hour);
         }
@@ -105,7 +106,7 @@ class HoursTest {
         Random random = new Random(seed);
         double[] hours = random.doubles(3000, -5, 22).toArray();
         for (ChillModel model : ChillModel.values()) {
-            ChillState state = model.begin();
+            ChillState state = ChillState.of(model);
             int cut = random.nextInt(hours.length);
             for (int h = 0; h < cut; h++) {
                 state.accept(hours[h]);
@@ -124,7 +125,7 @@ class HoursTest {
     void whatIsFixedNeverFallsAndWarmerWintersHaveNoMoreHours(long seed) {
         Random random = new Random(seed);
         double[] hours = random.doubles(3000, -8, 25).toArray();
-        ChillState portions = ChillModel.PORTIONS.begin();
+        ChillState portions = ChillState.of(ChillModel.PORTIONS);
         double before = 0;
         for (double hour : hours) {
             double now = portions.accept(hour);

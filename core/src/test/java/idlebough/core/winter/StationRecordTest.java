@@ -2,6 +2,7 @@ package idlebough.core.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -197,7 +198,7 @@ class StationRecordTest {
     }
 
     private static double thousandHoursAt(ChillModel model, double celsius) {
-        ChillState state = model.begin();
+        ChillState state = ChillState.of(model);
         for (int h = 0; h < 1000; h++) {
             state.accept(celsius);
         }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.Vectors;
+import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -96,7 +97,7 @@ class WinterModelsTest {
         Random random = new Random(5);
         for (int run = 0; run < 200; run++) {
             double mean = 12 * random.nextDouble() - 2;
-            ChillState state = ChillModel.PORTIONS.begin();
+            ChillState state = ChillState.of(ChillModel.PORTIONS);
             double left = 0;
             double portions = 0;
             for (int hour = 0; hour < 500; hour++) {
@@ -123,7 +124,7 @@ class WinterModelsTest {
                     ChillModel.UTAH,
                     ChillModel.CAROLINA,
                     ChillModel.LOW_CHILL)) {
-                assertThat(model.begin().accept(d(row, "temp")))
+                assertThat(ChillState.of(model).accept(d(row, "temp")))
                         .as("%s at %s", model, row.get("temp"))
                         .isEqualTo(d(row, COLUMNS.get(model)));
             }
@@ -134,7 +135,7 @@ class WinterModelsTest {
     @Test
     void dynamicModelAtConstantTemperature() {
         Vectors.of("winter/dynamic_constant.csv").forEach(row -> {
-            ChillState state = ChillModel.PORTIONS.begin();
+            ChillState state = ChillState.of(ChillModel.PORTIONS);
             for (int h = 0; h < Integer.parseInt(row.get("hours")); h++) {
                 state.accept(d(row, "temp"));
             }
@@ -144,7 +145,7 @@ class WinterModelsTest {
 
     @Test
     void dynamicModelHourByHour() {
-        ChillState state = ChillModel.PORTIONS.begin();
+        ChillState state = ChillState.of(ChillModel.PORTIONS);
         Vectors.of("winter/dynamic_trace.csv").forEach(row -> near(state.accept(d(row, "temp")), row, "portions"));
     }
 
@@ -154,7 +155,7 @@ class WinterModelsTest {
         // (cycle length).
         Vectors.of("winter/cycles.csv").forEach(row -> {
             ChillState[] states =
-                    Arrays.stream(ChillModel.values()).map(ChillModel::begin).toArray(ChillState[]::new);
+                    Arrays.stream(ChillModel.values()).map(ChillState::of).toArray(ChillState[]::new);
             for (int i = 0; i < Integer.parseInt(row.get("repeat")); i++) {
                 for (String block : row.get("blocks_TxH").split("\\+")) {
                     String[] part = block.split("x");
@@ -169,7 +170,7 @@ class WinterModelsTest {
         });
         Vectors.of("winter/sine_days.csv")
                 .forEach(row -> COLUMNS.forEach((model, column) -> {
-                    ChillState state = model.begin();
+                    ChillState state = ChillState.of(model);
                     for (int h = 0; h < 24 * (int) d(row, "days"); h++) {
                         state.accept(d(row, "mean") + d(row, "amp") * Math.sin(2 * Math.PI * (h - 8) / 24));
                     }
@@ -182,7 +183,7 @@ class WinterModelsTest {
     void portionsComeBestNearSevenDegrees() {
         double[] at = new double[16];
         for (int celsius = 0; celsius < 16; celsius++) {
-            ChillState state = ChillModel.PORTIONS.begin();
+            ChillState state = ChillState.of(ChillModel.PORTIONS);
             for (int h = 0; h < 1000; h++) {
                 state.accept(celsius);
             }
@@ -347,15 +348,15 @@ class WinterModelsTest {
     @Test
     void aFixedPortionIsNeverLostAndWarmthNeverAddsHours() {
         double[] hours = new Random(4711).doubles(2000, -8, 22).toArray();
-        ChillState portions = ChillModel.PORTIONS.begin();
+        ChillState portions = ChillState.of(ChillModel.PORTIONS);
         double before = 0;
         for (double hour : hours) {
             assertThat(portions.accept(hour)).as("seed 4711").isGreaterThanOrEqualTo(before);
             before = portions.total();
         }
         for (double warmer : new double[] {0.3, 1, 2.5}) {
-            ChillState cold = ChillModel.HOURS_BELOW.begin();
-            ChillState warm = ChillModel.HOURS_BELOW.begin();
+            ChillState cold = ChillState.of(ChillModel.HOURS_BELOW);
+            ChillState warm = ChillState.of(ChillModel.HOURS_BELOW);
             for (double hour : hours) {
                 cold.accept(hour);
                 warm.accept(hour + warmer);

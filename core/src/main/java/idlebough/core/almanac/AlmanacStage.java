@@ -1,0 +1,80 @@
+package idlebough.core.almanac;
+
+import idlebough.core.crop.Form;
+import idlebough.core.irrigation.IrrigationStage;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.site.SiteStage;
+import idlebough.core.site.Stand;
+import java.time.LocalDate;
+import java.util.List;
+
+/** What is to be done when, for one orchard. */
+public final class AlmanacStage implements Stage {
+    private final Input input;
+    private final Lazy<List<Task>> tasks = Lazy.of(this::findTasks);
+
+    /**
+     * What this stage depends on.
+     *
+     * @param stands every tree that stands or will stand
+     */
+    public record Input(List<Stand> stands, LocalDate planting, SiteStage site, IrrigationStage water) {}
+
+    private AlmanacStage(Input input) {
+        this.input = input;
+    }
+
+    /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
+    public static AlmanacStage of(Input input, AlmanacStage before) {
+        return before != null && before.input.equals(input) ? before : new AlmanacStage(input);
+    }
+
+    @Override
+    public Room room() {
+        return Room.ALMANAC;
+    }
+
+    @Override
+    public boolean begun() {
+        return !input.stands().isEmpty();
+    }
+
+    /** In the order of their first days. */
+    public List<Task> tasks() {
+        return tasks.get();
+    }
+
+    private List<Task> findTasks() {
+        SiteStage site = input.site();
+        return Almanac.of(new Almanac.Setting(
+                input.planting(),
+                site.site().location().latitude(),
+                site.tooAlkaline(),
+                site.tooAcid(),
+                site.hasPan(),
+                input.stands().stream()
+                        .filter(Stand::toPlant)
+                        .map(stand -> new Almanac.TreeToPlant(
+                                stand.label(),
+                                stand.stock(),
+                                stand.footing(),
+                                stand.tree().nursery().form() == Form.BARE,
+                                input.water().seasonOf(stand.id())))
+                        .toList()));
+    }
+
+    /** Dates are not judged yet. */
+    @Override
+    public Findings judged() {
+        return Findings.of(List.of());
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        return List.of();
+    }
+}

@@ -1,0 +1,44 @@
+package idlebough.core.crop;
+
+import idlebough.core.measure.Solids;
+
+/**
+ * The tree as it comes from the nursery, measured on arrival.
+ *
+ * @param ballDiameter of the ball, or spread of bare roots, m
+ * @param ballHeight from the flare to the base of the ball, or length of bare roots, m
+ * @param unionAboveFlare u, measured on the tree, m; null while not measured
+ * @param stem thickness, m
+ */
+public record NurseryTree(Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {
+    /** Assumed until the tree is measured, m: most are budded 10 to 15 cm above the flare (project choice). */
+    public static final double USUAL_UNION = 0.12;
+
+    private static final double POT_TAPER = 0.85;
+    private static final double POT_FILLED = 0.93;
+    private static final double MIX_DENSITY = 0.9;
+    private static final double SOIL_DENSITY = 1.7;
+    private static final double FIELD_TAPER = 0.8;
+
+    public double union() {
+        return unionAboveFlare == null ? USUAL_UNION : unionAboveFlare;
+    }
+
+    /** Of the ball, L; 0 for bare roots. */
+    public double litres() {
+        return switch (form) {
+            case BARE -> 0;
+            case CONTAINER -> 1000 * Solids.frustum(ballDiameter, POT_TAPER * ballDiameter, ballHeight) * POT_FILLED;
+            case FIELD -> 1000 * Solids.frustum(ballDiameter, FIELD_TAPER * ballDiameter, ballHeight);
+        };
+    }
+
+    /** To be lifted, kg: moist mix 0.9 kg/L, field soil 1.7, and the tree. */
+    public double weight() {
+        return switch (form) {
+            case BARE -> 1.5;
+            case CONTAINER -> litres() * MIX_DENSITY + 2;
+            case FIELD -> litres() * SOIL_DENSITY + 3;
+        };
+    }
+}

@@ -1,0 +1,100 @@
+package idlebough.core.crop;
+
+import idlebough.core.judge.Certainty;
+import java.util.Set;
+
+/**
+ * One rootstock of the catalogue.
+ *
+ * @param crops keys of the crops it takes
+ * @param vigour how large and how soon
+ * @param support how long it must be held
+ * @param tolerance of the ground and the winter
+ * @param union how high it must stand
+ * @param told its points in words, and how sure they are
+ */
+public record Rootstock(
+        String key,
+        String name,
+        Set<String> crops,
+        Vigour vigour,
+        Support support,
+        Tolerance tolerance,
+        Union union,
+        Told told) {
+
+    /**
+     * @param factor linear, on the crop's full size, with low and high
+     * @param growth yearly rate of the monomolecular approach to full size
+     * @param firstCrop year in the ground
+     */
+    public record Vigour(double factor, double low, double high, double growth, int firstCrop) {}
+
+    /** Each from 0 poor to 3 good. */
+    public record Tolerance(int wet, int drought, int cold, int lime, int salt) {}
+
+    /**
+     * @param least height of the union above the finished ground, m
+     * @param most above which burr knots and borers come, m
+     * @param ownRooted there is no union
+     */
+    public record Union(double least, double most, boolean ownRooted) {}
+
+    /** @param points in words */
+    public record Told(String points, Certainty certainty) {}
+
+    /** How long it must be held. */
+    public enum Support {
+        PERMANENT("stake for life", 0),
+        TEMPORARY("stake 2 to 5 years", 3),
+        NONE("no stake after the first year", 1);
+        private final String words;
+        private final int years;
+
+        Support(String words, int years) {
+            this.words = words;
+            this.years = years;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** After how many years the stake comes off; 0 never. */
+        public int years() {
+            return years;
+        }
+    }
+
+    public double factor() {
+        return vigour.factor();
+    }
+
+    public int firstCrop() {
+        return vigour.firstCrop();
+    }
+
+    public int wet() {
+        return tolerance.wet();
+    }
+
+    public int lime() {
+        return tolerance.lime();
+    }
+
+    /** Least height of the union above the finished ground, m. */
+    public double unionMin() {
+        return union.least();
+    }
+
+    public boolean ownRooted() {
+        return union.ownRooted();
+    }
+
+    /** The size of tree it makes, in the nursery's words (project choice of the limits). */
+    public String sizeWord() {
+        return factor() < 0.45
+                ? "dwarfing"
+                : factor() < 0.65 ? "semi-dwarfing" : factor() < 0.8 ? "semi-vigorous" : "vigorous";
+    }
+}

@@ -1,0 +1,82 @@
+package idlebough.core.irrigation;
+
+import static idlebough.core.measure.Quantity.DECIMAL;
+import static idlebough.core.measure.Quantity.DRAINAGE;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Limit;
+import idlebough.core.judge.Measured;
+import idlebough.core.judge.Remedy;
+import idlebough.core.judge.Rule;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Sentences;
+import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import idlebough.core.judge.Way;
+import idlebough.core.site.DrainageRate;
+import idlebough.core.site.SoilPit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The findings of this room: does the ball dry out between waterings, does the soil. */
+public final class WaterRules {
+    public static final Rule BALL_DRY = Rule.of("irrigation.ball-dry");
+    public static final Rule DROUGHTY = Rule.of("irrigation.droughty");
+    private static final RuleTable TABLE = RuleTable.of("irrigation");
+    private static final Sentences WORDS = Sentences.of("irrigation");
+    private static final String THICK = "thick";
+
+    private WaterRules() {}
+
+    /**
+     * @param tree its id, and its label
+     * @param mulch the way of mulching, which has a thicker school
+     */
+    public static List<Finding> judge(String tree, String label, FirstSeason season, Way mulch) {
+        List<Finding> findings = new ArrayList<>();
+        if (season.warm()) {
+            season.tank()
+                    .ifPresent(tank -> findings.add(BALL_DRY.about(Subject.tree(tree))
+                            .with("tree", label)
+                            .with("store", Amount.litres(tank.store()))
+                            .with("use", Amount.decimal(tank.use()))
+                            .remedies(List.of(new IrrigationRemedy.ChooseDate(WORDS.say("remedy.cooler", Map.of()))))
+                            .judge(
+                                    Measured.of(tank.days(), TABLE.value("ball-days-share") * tank.days(), DECIMAL),
+                                    TABLE.atLeast("ball-dry", DECIMAL))));
+        }
+        season.setting()
+                .pit()
+                .map(SoilPit::rate)
+                .filter(rate -> dries(rate))
+                .ifPresent(rate -> findings.add(DROUGHTY.about(Subject.tree(tree))
+                        .with("tree", label)
+                        .remedies(List.of(deeper(tree, label, mulch)))
+                        .judge(measured(rate), limit())));
+        return findings;
+    }
+
+    private static Remedy deeper(String tree, String label, Way mulch) {
+        return new Remedy.TakeWay(WORDS.say("remedy.mulch", Map.of("tree", label)), mulch, THICK, Optional.of(tree));
+    }
+
+    /** Whether the soil of a pit lets its water go so fast that it may dry out. */
+    static boolean dries(Optional<SoilPit> pit) {
+        return pit.map(SoilPit::rate).map(WaterRules::dries).orElse(false);
+    }
+
+    private static boolean dries(DrainageRate rate) {
+        return Standing.of(measured(rate), limit()) != Standing.SOUND;
+    }
+
+    private static Measured measured(DrainageRate rate) {
+        return Measured.of(rate.normalisedMmPerHour(), rate.halfWidth(), DRAINAGE);
+    }
+
+    private static Limit limit() {
+        return TABLE.atMost("droughty", DRAINAGE);
+    }
+}

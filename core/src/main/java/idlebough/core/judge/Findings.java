@@ -1,0 +1,70 @@
+package idlebough.core.judge;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The findings of one stage, worst first, counted by standing and found by subject. Immutable. */
+public final class Findings {
+    private final List<Finding> all;
+    private final Map<Standing, Integer> counts = new EnumMap<>(Standing.class);
+    private final Lazy<Map<Subject, List<Finding>>> bySubject = Lazy.of(this::group);
+
+    private Findings(List<Finding> all) {
+        this.all = all;
+        all.forEach(finding -> counts.merge(finding.standing(), 1, Integer::sum));
+    }
+
+    /** @param lists in their order; among findings of the same standing that order stays */
+    public static Findings of(Iterable<List<Finding>> lists) {
+        Map<Standing, List<Finding>> sorted = new EnumMap<>(Standing.class);
+        for (Standing standing : Standing.values()) {
+            sorted.put(standing, new ArrayList<>());
+        }
+        lists.forEach(
+                list -> list.forEach(finding -> sorted.get(finding.standing()).add(finding)));
+        List<Finding> all = new ArrayList<>(sorted.get(Standing.STOP));
+        all.addAll(sorted.get(Standing.DOUBTFUL));
+        all.addAll(sorted.get(Standing.SOUND));
+        return new Findings(List.copyOf(all));
+    }
+
+    /** Sound ones too, worst first. */
+    public List<Finding> all() {
+        return all;
+    }
+
+    /** Those that are not sound, worst first. */
+    public List<Finding> doubts() {
+        return all.subList(0, all.size() - count(Standing.SOUND));
+    }
+
+    /** Those that are sound. */
+    public List<Finding> sound() {
+        return all.subList(all.size() - count(Standing.SOUND), all.size());
+    }
+
+    public int count(Standing standing) {
+        return counts.getOrDefault(standing, 0);
+    }
+
+    /** Those about one subject, worst first. */
+    public List<Finding> about(Subject subject) {
+        return bySubject.get().getOrDefault(subject, List.of());
+    }
+
+    /** How the worst of a subject's findings stands; sound without any. */
+    public Standing worst(Subject subject) {
+        List<Finding> found = about(subject);
+        return found.isEmpty() ? Standing.SOUND : found.get(0).standing();
+    }
+
+    private Map<Subject, List<Finding>> group() {
+        Map<Subject, List<Finding>> grouped = new HashMap<>();
+        all.forEach(finding -> grouped.computeIfAbsent(finding.subject(), subject -> new ArrayList<>())
+                .add(finding));
+        return grouped;
+    }
+}

@@ -1,0 +1,90 @@
+package idlebough.core.layout;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Working;
+import idlebough.core.site.PlaceIndex;
+import idlebough.core.site.Plot;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Crowns beside each other through the years: which comes nearest, how much room is left, when two touch. The nearest is
+ * found by an index over all trees.
+ */
+public final class Crowns {
+    private static final RuleTable TABLE = RuleTable.of("layout");
+    private static final double LAST_YEAR = 100;
+    private static final int HALVINGS = 50;
+    private final PlaceIndex<PlannedTree> index;
+    private final double widest;
+
+    public Crowns(List<PlannedTree> trees) {
+        index = PlaceIndex.of(trees, PlannedTree::place);
+        widest = trees.stream().mapToDouble(tree -> tree.size().spread()).max().orElse(0);
+    }
+
+    /** The tree whose crown comes nearest when both are full grown; empty for a lone tree. */
+    public Optional<PlannedTree> nearest(PlannedTree tree) {
+        // The least room is the least distance less half the other's width; added to the widest it is never negative.
+        return index.nearest(
+                tree.place(),
+                other -> !other.id().equals(tree.id()),
+                other -> (widest - other.size().spread()) / 2);
+    }
+
+    /** What is left between two full-grown crowns, m; negative when they meet. */
+    public static double room(PlannedTree a, PlannedTree b) {
+        return a.place().distance(b.place()) - (a.size().spread() + b.size().spread()) / 2;
+    }
+
+    /** The year after planting in which two crowns touch, or infinity. */
+    public static double yearOfTouch(PlannedTree a, PlannedTree b) {
+        double apart = a.place().distance(b.place());
+        double low = 0;
+        double high = LAST_YEAR;
+        if ((a.crown(high) + b.crown(high)) / 2 < apart) {
+            return Double.POSITIVE_INFINITY;
+        }
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            if ((a.crown(middle) + b.crown(middle)) / 2 < apart) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return high;
+    }
+
+    /** How the room between two full-grown crowns comes about. */
+    public static Working roomWorking(PlannedTree a, PlannedTree b) {
+        double year = yearOfTouch(a, b);
+        Working.Builder steps = Working.of("How {} comes about", Amount.metres(room(a, b)))
+                .step(
+                        "{} between the stems of {} and {}",
+                        Amount.metres(a.place().distance(b.place())),
+                        a.label(),
+                        b.label())
+                .step(
+                        "− half of {} and half of {}, their full-grown widths",
+                        Amount.metres(a.size().spread()),
+                        Amount.metres(b.size().spread()));
+        if (!Double.isInfinite(year)) {
+            steps.step("growing towards full size, they touch in year {}", Amount.count(Math.ceil(year)));
+        }
+        return steps.sensitive("Most sensitive to the widths, which are told to a fifth.")
+                .from(TABLE.source("crowded"));
+    }
+
+    /** How the distance to the boundary comes about. */
+    public static Working edgeWorking(Plot plot, PlannedTree tree) {
+        return Working.of("How {} comes about", Amount.metres(plot.distanceToBoundary(tree.place())))
+                .step("square off the nearest boundary line to the stem")
+                .step(
+                        "half the full-grown width is {}",
+                        Amount.metres(tree.size().spread() / 2))
+                .sensitive("Most sensitive to how well the boundary was measured; local law may ask for more.")
+                .from(TABLE.source("boundary"));
+    }
+}

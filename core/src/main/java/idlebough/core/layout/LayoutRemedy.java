@@ -1,0 +1,11 @@
+package idlebough.core.layout;
+
+import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Remedy;
+import idlebough.core.site.Point;
+
+/** What can be done about a place. */
+public interface LayoutRemedy extends Remedy {
+    /** Moves a tree. */
+    record MoveTree(Phrase label, String tree, Point to) implements LayoutRemedy {}
+}

@@ -1,0 +1,163 @@
+package idlebough.core.layout;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.PerTree;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Subject;
+import idlebough.core.measure.Quantity;
+import idlebough.core.pollination.Neighbourhood;
+import idlebough.core.pollination.PollinationStage;
+import idlebough.core.site.Microclimate;
+import idlebough.core.site.Point;
+import idlebough.core.site.SiteStage;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Terrain;
+import idlebough.core.winter.WinterStage;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Where each tree stands, and whether it fits, for one orchard. */
+public final class LayoutStage implements Stage {
+    private final Input input;
+    private final Map<String, PlannedTree> trees = new LinkedHashMap<>();
+    private final Set<String> toPlant;
+    private final Crowns crowns;
+    private final PerTree<Point, Microclimate> microclimates;
+    private final PerTree<Judged, List<Finding>> ofTrees;
+    private final Lazy<Findings> findings = Lazy.of(this::judge);
+
+    /**
+     * What this stage depends on.
+     *
+     * @param stands every tree that stands or will stand
+     * @param coldest night of the record, °C; empty without a whole winter
+     */
+    public record Input(
+            List<Stand> stands,
+            LocalDate planting,
+            Terrain terrain,
+            Map<String, Neighbourhood> partners,
+            OptionalDouble coldest) {}
+
+    /** All that one tree's findings depend on, beside the terrain. */
+    private record Judged(
+            PlannedTree tree,
+            Optional<PlannedTree> nearest,
+            Optional<Neighbourhood> partners,
+            OptionalDouble coldest) {}
+
+    private LayoutStage(Input input, LayoutStage before) {
+        this.input = input;
+        input.stands().forEach(stand -> {
+            PlannedTree then = before == null ? null : before.trees.get(stand.id());
+            PlannedTree now = PlannedTree.of(stand, input.planting());
+            trees.put(stand.id(), now.equals(then) ? then : now);
+        });
+        toPlant = input.stands().stream().filter(Stand::toPlant).map(Stand::id).collect(Collectors.toUnmodifiableSet());
+        crowns = new Crowns(List.copyOf(trees.values()));
+        LayoutStage same = before != null && before.input.terrain() == input.terrain() ? before : null;
+        Map<String, Point> places = new LinkedHashMap<>();
+        Map<String, Judged> judged = new LinkedHashMap<>();
+        trees.forEach((id, tree) -> {
+            places.put(id, tree.place());
+            judged.put(
+                    id,
+                    new Judged(
+                            tree,
+                            crowns.nearest(tree),
+                            Optional.ofNullable(input.partners().get(id)),
+                            input.coldest()));
+        });
+        microclimates = PerTree.of(places, input.terrain()::microclimate, same == null ? null : same.microclimates);
+        ofTrees = PerTree.of(judged, this::judge, same == null ? null : same.ofTrees);
+    }
+
+    /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
+    public static LayoutStage of(
+            List<Stand> stands,
+            LocalDate planting,
+            SiteStage site,
+            WinterStage winters,
+            PollinationStage partners,
+            LayoutStage before) {
+        Input input = new Input(stands, planting, site.terrain(), partners.web().neighbourhoods(), winters.coldest());
+        return before != null && before.input.equals(input) ? before : new LayoutStage(input, before);
+    }
+
+    @Override
+    public Room room() {
+        return Room.LAYOUT;
+    }
+
+    @Override
+    public boolean begun() {
+        return !trees.isEmpty();
+    }
+
+    /** Every tree that stands or will stand, in the order of the pegs. */
+    public List<PlannedTree> trees() {
+        return List.copyOf(trees.values());
+    }
+
+    /** @throws IllegalArgumentException when there is no such tree */
+    public PlannedTree tree(String id) {
+        return Optional.ofNullable(trees.get(id))
+                .orElseThrow(() -> new IllegalArgumentException("No tree " + id + " is laid out."));
+    }
+
+    /** The tree whose crown comes nearest to another's; empty for a lone tree. */
+    public Optional<PlannedTree> nearest(PlannedTree tree) {
+        return crowns.nearest(tree);
+    }
+
+    public Microclimate microclimateOf(String tree) {
+        return microclimates.of(tree);
+    }
+
+    @Override
+    public Findings judged() {
+        return findings.get();
+    }
+
+    private Findings judge() {
+        return Findings.of(ofTrees.all().values());
+    }
+
+    private List<Finding> judge(Judged judged) {
+        PlannedTree tree = judged.tree();
+        Terrain terrain = input.terrain();
+        List<Finding> found = new ArrayList<>();
+        judged.nearest().ifPresent(other -> found.add(LayoutRules.crowded(tree, other)));
+        terrain.site().plot().ifPresent(plot -> found.add(LayoutRules.boundary(plot, tree)));
+        judged.partners().flatMap(around -> LayoutRules.reach(tree, around)).ifPresent(found::add);
+        found.addAll(LayoutRules.clearances(tree, terrain.features()));
+        if (judged.coldest().isPresent()) {
+            LayoutRules.coldPlace(tree, judged.coldest().getAsDouble(), microclimateOf(tree.id()))
+                    .ifPresent(found::add);
+        }
+        return found;
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        List<KeyFigure> figures = new ArrayList<>();
+        figures.add(KeyFigure.of("layout.trees", Subject.ORCHARD, Amount.count(trees.size())));
+        trees.values().stream()
+                .filter(tree -> toPlant.contains(tree.id()))
+                .forEach(tree -> figures.add(KeyFigure.of(
+                        "layout.crown", tree.subject(), Amount.of(tree.size().spread(), Quantity.LENGTH))));
+        return figures;
+    }
+}

@@ -1,0 +1,225 @@
+package idlebough.core.orchard;
+
+import idlebough.core.almanac.AlmanacStage;
+import idlebough.core.crop.Crop;
+import idlebough.core.daybook.DaybookStage;
+import idlebough.core.irrigation.IrrigationStage;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.layout.LayoutStage;
+import idlebough.core.planting.PlantingStage;
+import idlebough.core.planting.PlantingWays;
+import idlebough.core.pollination.PollinationStage;
+import idlebough.core.rootstock.RootstockStage;
+import idlebough.core.site.Footing;
+import idlebough.core.site.SiteStage;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
+import idlebough.core.variety.Choice;
+import idlebough.core.variety.VarietyStage;
+import idlebough.core.winter.WinterStage;
+import idlebough.core.winter.WinterWays;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One orchard through all ten stages, in the order of the work: the chain. Each stage is made of its own input and the
+ * stages before it; what it answers is computed when it is first asked for, once.
+ *
+ * <p>{@link #with} keeps every stage whose inputs did not change, and inside a stage every tree whose inputs did not, so
+ * that a drag in two thousand trees and a what-if are cheap. An evaluation never holds on to an earlier one. Thread-safe.
+ */
+public final class Evaluation {
+    private final Orchard orchard;
+    private final Map<String, Stand> stands = new LinkedHashMap<>();
+    private final SiteStage site;
+    private final WinterStage winters;
+    private final VarietyStage varieties;
+    private final PollinationStage partners;
+    private final RootstockStage rootstocks;
+    private final LayoutStage layout;
+    private final IrrigationStage water;
+    private final PlantingStage planting;
+    private final AlmanacStage almanac;
+    private final DaybookStage daybook;
+
+    private Evaluation(Orchard orchard, Optional<Evaluation> before) {
+        this.orchard = orchard;
+        List<Stand> trees = stands(before);
+        LocalDate day = orchard.settings().planting();
+        site = SiteStage.of(
+                new SiteStage.Input(orchard.site(), trees, wishedCrops()),
+                before.map(e -> e.site).orElse(null));
+        winters = WinterStage.of(
+                new WinterStage.Input(
+                        orchard.weather(),
+                        orchard.site().location().latitude(),
+                        orchard.settings().model(),
+                        orchard.ways().of(WinterWays.UTAH).value() == 1),
+                before.map(e -> e.winters).orElse(null));
+        varieties = VarietyStage.of(
+                new VarietyStage.Input(
+                        orchard.catalogue(),
+                        orchard.choices(),
+                        trees,
+                        orchard.observations().blooms(),
+                        site.pits(),
+                        winters),
+                before.map(e -> e.varieties).orElse(null));
+        partners = PollinationStage.of(
+                trees, placedChoices(), varieties, before.map(e -> e.partners).orElse(null));
+        rootstocks = RootstockStage.of(
+                new RootstockStage.Input(orchard.catalogue(), orchard.choices(), pitsOfChoices(trees)),
+                before.map(e -> e.rootstocks).orElse(null));
+        layout = LayoutStage.of(
+                trees, day, site, winters, partners, before.map(e -> e.layout).orElse(null));
+        water = IrrigationStage.of(
+                trees,
+                day,
+                site,
+                winters,
+                PlantingWays.MULCH,
+                before.map(e -> e.water).orElse(null));
+        planting = PlantingStage.of(
+                trees,
+                site,
+                orchard.ways(),
+                orchard.observations().unions(),
+                before.map(e -> e.planting).orElse(null));
+        almanac = AlmanacStage.of(
+                new AlmanacStage.Input(trees, day, site, water),
+                before.map(e -> e.almanac).orElse(null));
+        daybook = DaybookStage.of(
+                new DaybookStage.Input(
+                        trees,
+                        planting,
+                        orchard.observations().unions(),
+                        orchard.observations().notes()),
+                before.map(e -> e.daybook).orElse(null));
+    }
+
+    public static Evaluation of(Orchard orchard) {
+        return new Evaluation(orchard, Optional.empty());
+    }
+
+    /** The same chain over an orchard that differs in parts: what did not change is taken over. */
+    public Evaluation with(Orchard changed) {
+        return changed.equals(orchard) ? this : new Evaluation(changed, Optional.of(this));
+    }
+
+    private List<Stand> stands(Optional<Evaluation> before) {
+        boolean sameCatalogue = before.map(e -> e.orchard.catalogue().equals(orchard.catalogue()))
+                .orElse(false);
+        for (Tree tree : orchard.trees()) {
+            if (tree.life().state().stands()) {
+                Stand then = sameCatalogue ? before.orElseThrow().stands.get(tree.id()) : null;
+                stands.put(
+                        tree.id(),
+                        then != null && then.tree().equals(tree) ? then : Stand.of(tree, orchard.catalogue()));
+            }
+        }
+        return List.copyOf(stands.values());
+    }
+
+    private Set<Crop> wishedCrops() {
+        Set<Crop> crops = new LinkedHashSet<>();
+        orchard.choices()
+                .forEach(choice ->
+                        crops.add(orchard.catalogue().variety(choice.variety()).crop()));
+        return crops;
+    }
+
+    private Set<String> placedChoices() {
+        Set<String> placed = new LinkedHashSet<>();
+        orchard.trees().forEach(tree -> tree.choice().ifPresent(placed::add));
+        return placed;
+    }
+
+    /** The pits that speak for the trees of each choice that stand on the grade; all pits while none has a place. */
+    private Map<String, List<SoilPit>> pitsOfChoices(List<Stand> trees) {
+        Map<String, Map<String, SoilPit>> speaking = new LinkedHashMap<>();
+        for (Stand stand : trees) {
+            stand.tree().choice().ifPresent(choice -> {
+                Map<String, SoilPit> pits = speaking.computeIfAbsent(choice, key -> new LinkedHashMap<>());
+                if (stand.footing() == Footing.GRADE) {
+                    site.pitOf(stand.id()).ifPresent(pit -> pits.put(pit.id(), pit));
+                }
+            });
+        }
+        Map<String, List<SoilPit>> pits = new LinkedHashMap<>();
+        for (Choice choice : orchard.choices()) {
+            Map<String, SoilPit> own = speaking.get(choice.id());
+            pits.put(choice.id(), own == null ? site.pits() : List.copyOf(own.values()));
+        }
+        return pits;
+    }
+
+    public Orchard orchard() {
+        return orchard;
+    }
+
+    /** Every tree that stands or will stand, in the order of the pegs. */
+    public List<Stand> stands() {
+        return List.copyOf(stands.values());
+    }
+
+    /** Empty when no such tree stands. */
+    public Optional<Stand> stand(String tree) {
+        return Optional.ofNullable(stands.get(tree));
+    }
+
+    public SiteStage site() {
+        return site;
+    }
+
+    public WinterStage winters() {
+        return winters;
+    }
+
+    public VarietyStage varieties() {
+        return varieties;
+    }
+
+    public PollinationStage partners() {
+        return partners;
+    }
+
+    public RootstockStage rootstocks() {
+        return rootstocks;
+    }
+
+    public LayoutStage layout() {
+        return layout;
+    }
+
+    public IrrigationStage water() {
+        return water;
+    }
+
+    public PlantingStage planting() {
+        return planting;
+    }
+
+    public AlmanacStage almanac() {
+        return almanac;
+    }
+
+    public DaybookStage daybook() {
+        return daybook;
+    }
+
+    /** The ten, in the order of the work. */
+    public List<Stage> stages() {
+        return List.of(site, winters, varieties, partners, rootstocks, layout, water, planting, almanac, daybook);
+    }
+
+    public Stage stage(Room room) {
+        return stages().get(room.ordinal());
+    }
+}

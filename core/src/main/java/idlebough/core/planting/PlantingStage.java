@@ -1,0 +1,137 @@
+package idlebough.core.planting;
+
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.PerTree;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Ways;
+import idlebough.core.measure.Quantity;
+import idlebough.core.site.SiteStage;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Texture;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** How wide, how deep and how high each tree is planted, for one orchard. */
+public final class PlantingStage implements Stage {
+    private final List<Stand> stands;
+    private final Map<String, Judged> judged;
+    private final PerTree<PlantingSection.Setting, PlantingSection> sections;
+    private final PerTree<Judged, List<Finding>> ofTrees;
+    private final PerTree<Judged, List<KeyFigure>> figures;
+    private final Lazy<Findings> findings = Lazy.of(this::judge);
+
+    /**
+     * All that one tree's findings depend on.
+     *
+     * @param asPlanted union above the board on the planting day, m; empty when it was not measured
+     * @param checked whether it was measured again since, so that the daybook judges it
+     */
+    private record Judged(Stand stand, PlantingSection.Setting setting, Optional<Double> asPlanted, boolean checked) {}
+
+    private PlantingStage(List<Stand> stands, Map<String, Judged> judged, PlantingStage before) {
+        this.stands = stands;
+        this.judged = judged;
+        Map<String, PlantingSection.Setting> settings = new LinkedHashMap<>();
+        judged.forEach((id, each) -> settings.put(id, each.setting()));
+        sections = PerTree.of(settings, PlantingSection::of, before == null ? null : before.sections);
+        ofTrees = PerTree.of(judged, this::judge, before == null ? null : before.ofTrees);
+        figures = PerTree.of(judged, this::figures, before == null ? null : before.figures);
+    }
+
+    /**
+     * @param stands every tree that stands or will stand
+     * @param unions what was measured of their unions
+     * @param before whose answers are taken over where nothing that they depend on changed; null for none
+     */
+    public static PlantingStage of(List<Stand> stands, SiteStage site, Ways ways, Unions unions, PlantingStage before) {
+        Map<String, Judged> judged = new LinkedHashMap<>();
+        for (Stand stand : stands) {
+            String id = stand.id();
+            judged.put(
+                    id,
+                    new Judged(
+                            stand,
+                            new PlantingSection.Setting(
+                                    stand.tree().nursery(),
+                                    stand.stock(),
+                                    site.pitOf(id).map(SoilPit::texture).orElse(Texture.LOAM),
+                                    stand.footing(),
+                                    ways.of(id),
+                                    site.site().winds().storm(),
+                                    site.site().location().latitude()),
+                            unions.asPlanted(id).map(UnionMeasure::height),
+                            unions.check(id).isPresent()));
+        }
+        return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
+    }
+
+    @Override
+    public Room room() {
+        return Room.PLANTING;
+    }
+
+    @Override
+    public boolean begun() {
+        return !stands.isEmpty();
+    }
+
+    /** @throws IllegalArgumentException when there is no such tree */
+    public PlantingSection sectionOf(String tree) {
+        return sections.of(tree);
+    }
+
+    @Override
+    public Findings judged() {
+        return findings.get();
+    }
+
+    private Findings judge() {
+        return Findings.of(ofTrees.all().values());
+    }
+
+    private List<Finding> judge(Judged each) {
+        Stand stand = each.stand();
+        PlantingSection section = sectionOf(stand.id());
+        if (stand.toPlant()) {
+            return PlantingRules.judge(stand.id(), stand.label(), section);
+        }
+        return section.hasUnion() && !each.checked()
+                ? each.asPlanted()
+                        .map(height -> PlantingRules.asPlanted(stand.id(), stand.label(), section, height))
+                        .orElse(List.of())
+                : List.of();
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        List<KeyFigure> all = new ArrayList<>();
+        stands.stream().filter(Stand::toPlant).forEach(stand -> all.addAll(figures.of(stand.id())));
+        return all;
+    }
+
+    private List<KeyFigure> figures(Judged each) {
+        Stand stand = each.stand();
+        PlantingSection section = sectionOf(stand.id());
+        List<KeyFigure> own = new ArrayList<>();
+        if (section.hasUnion()) {
+            own.add(KeyFigure.of(
+                    "planting.union", stand.subject(), Amount.of(section.unionToday(), Quantity.FINE_LENGTH)));
+        }
+        own.add(KeyFigure.of("planting.width", stand.subject(), Amount.cm(section.width())));
+        own.add(KeyFigure.of("planting.depth", stand.subject(), Amount.cm(section.depth())));
+        own.add(KeyFigure.of(
+                "planting.mound", stand.subject(), Amount.cm(stand.footing().height())));
+        own.add(KeyFigure.of("planting.mulch", stand.subject(), Amount.litres(section.mulchLitres())));
+        own.add(KeyFigure.of("planting.compost", stand.subject(), Amount.litres(section.compost())));
+        return List.copyOf(own);
+    }
+}

@@ -1,0 +1,24 @@
+package idlebough.core.pollination;
+
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Subject;
+import idlebough.core.site.Point;
+import java.util.Optional;
+
+/**
+ * One tree of the plan as this room sees it.
+ *
+ * @param subject a tree, or a choice that has no place yet
+ * @param label in words
+ * @param place empty while it has none; then it is taken as within reach of all
+ */
+public record Flowering(Subject subject, String label, Variety variety, Optional<Point> place) {
+    public String id() {
+        return subject.id();
+    }
+
+    /** m; 0 when one of the two has no place yet. */
+    public double distance(Flowering other) {
+        return place.isEmpty() || other.place.isEmpty() ? 0 : place.get().distance(other.place.get());
+    }
+}

@@ -1,0 +1,104 @@
+package idlebough.core.pollination;
+
+import static idlebough.core.measure.Quantity.COUNT;
+import static idlebough.core.measure.Quantity.SCORE;
+
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Limit;
+import idlebough.core.judge.Measured;
+import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Rule;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Sentences;
+import idlebough.core.judge.Standing;
+import idlebough.core.pollination.Neighbourhood.Link;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The findings of this room: will a tree be pollinated, and does a triploid have its two partners. */
+public final class PartnerRules {
+    public static final Rule PARTNER = Rule.of("pollination.partner");
+    public static final Rule TRIPLOID = Rule.of("pollination.triploid");
+    private static final RuleTable TABLE = RuleTable.of("pollination");
+    private static final Sentences WORDS = Sentences.of("pollination");
+
+    private PartnerRules() {}
+
+    /** Empty for fruit to which no pollen is carried. */
+    public static Optional<Finding> judge(Neighbourhood around) {
+        Flowering tree = around.tree();
+        if (tree.variety().crop().vector() == Crop.Vector.NONE) {
+            return Optional.empty();
+        }
+        List<Link> giving = around.giving();
+        if (tree.variety().triploid() && giving.size() < TABLE.value("triploid")) {
+            return Optional.of(about(TRIPLOID, tree)
+                    .with("number", giving.isEmpty() ? "none" : "one")
+                    .judge(Measured.exactly(giving.size(), COUNT), TABLE.atLeast("triploid", COUNT)));
+        }
+        return Optional.of(partner(around, giving));
+    }
+
+    private static Rule.Draft about(Rule rule, Flowering tree) {
+        return rule.about(tree.subject())
+                .with("tree", tree.label())
+                .with("variety", tree.variety().name())
+                .remedies(List.of(seeMending(tree)));
+    }
+
+    private static Finding partner(Neighbourhood around, List<Link> giving) {
+        Flowering tree = around.tree();
+        Variety variety = tree.variety();
+        double set = around.set();
+        // Bloom groups are told to one step: what a neighbour group would change is the band.
+        double worse = around.worseSet();
+        Measured measured = Measured.of(set, Math.max(TABLE.value("score-reading"), set - worse), SCORE);
+        Limit good = TABLE.atLeast("partner", SCORE);
+        Rule.Draft draft = about(PARTNER, tree);
+        if (Standing.of(measured, good) != Standing.SOUND) {
+            return draft.variant(set >= good.value() ? "bloom" : giving.isEmpty() ? "none" : "thin")
+                    .with("worse", Amount.of(worse, SCORE))
+                    .with("why", why(around))
+                    .judge(measured, good);
+        }
+        if (variety.selfFruitful() >= 1 || giving.isEmpty()) {
+            return draft.variant("alone").judge(measured, good);
+        }
+        Link best = giving.get(0);
+        return draft.variant("best")
+                .with("partner", best.partner().label())
+                .with("apart", Amount.metres(best.score().apart()))
+                .judge(measured, good);
+    }
+
+    private static Phrase why(Neighbourhood around) {
+        List<Link> all = around.nearest();
+        if (all.isEmpty()) {
+            return say("no-other");
+        }
+        String own = around.tree().variety().key();
+        if (all.stream().allMatch(link -> link.partner().variety().key().equals(own))) {
+            return say("one-plant");
+        }
+        PartnerScore best = all.stream().min(Link.BEST_FIRST).orElseThrow().score();
+        if (best.genes() == 0) {
+            return say("refuses");
+        }
+        if (best.bloom().days() < TABLE.value("few-days")) {
+            return say("another-time");
+        }
+        return say(best.distance() < TABLE.value("far") ? "too-far" : "no-pollen");
+    }
+
+    private static Phrase say(String why) {
+        return WORDS.say("why." + why, Map.of());
+    }
+
+    private static PartnerRemedy seeMending(Flowering tree) {
+        return new PartnerRemedy.SeeMending(WORDS.say("remedy.mend", Map.of()), tree.subject());
+    }
+}

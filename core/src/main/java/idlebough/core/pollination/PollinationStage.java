@@ -1,0 +1,90 @@
+package idlebough.core.pollination;
+
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.PerTree;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Subject;
+import idlebough.core.site.Stand;
+import idlebough.core.variety.Choice;
+import idlebough.core.variety.VarietyStage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Who pollinates whom, and near enough, for one orchard. */
+public final class PollinationStage implements Stage {
+    private final List<Flowering> flowering;
+    private final PartnerWeb web;
+    private final PerTree<Neighbourhood, Optional<Finding>> ofTrees;
+    private final Lazy<Findings> findings = Lazy.of(this::judge);
+
+    private PollinationStage(List<Flowering> flowering, PollinationStage before) {
+        this.flowering = flowering;
+        web = PartnerWeb.of(flowering, before == null ? null : before.web);
+        ofTrees = PerTree.of(web.neighbourhoods(), PartnerRules::judge, before == null ? null : before.ofTrees);
+    }
+
+    /**
+     * @param stands every tree that stands or will stand
+     * @param placedChoices ids of the choices that have a tree with a place
+     * @param varieties the stage before, whose choices without a place yet count as near to all
+     * @param before whose answers are taken over where nothing that they depend on changed; null for none
+     */
+    public static PollinationStage of(
+            List<Stand> stands, Set<String> placedChoices, VarietyStage varieties, PollinationStage before) {
+        List<Flowering> flowering = new ArrayList<>();
+        stands.forEach(stand -> flowering.add(new Flowering(
+                stand.subject(),
+                stand.label() + " ‘" + stand.variety().name() + "’",
+                stand.variety(),
+                Optional.of(stand.place()))));
+        varieties.choices().stream()
+                .filter(choice -> !placedChoices.contains(choice.id()))
+                .forEach(choice -> flowering.add(unplaced(choice, varieties.catalogue())));
+        return before != null && before.flowering.equals(flowering)
+                ? before
+                : new PollinationStage(List.copyOf(flowering), before);
+    }
+
+    private static Flowering unplaced(Choice choice, Catalogue catalogue) {
+        Variety variety = catalogue.variety(choice.variety());
+        return new Flowering(Subject.choice(choice.id()), "‘" + variety.name() + "’", variety, Optional.empty());
+    }
+
+    @Override
+    public Room room() {
+        return Room.POLLINATION;
+    }
+
+    @Override
+    public boolean begun() {
+        return !flowering.isEmpty();
+    }
+
+    public PartnerWeb web() {
+        return web;
+    }
+
+    @Override
+    public Findings judged() {
+        return findings.get();
+    }
+
+    private Findings judge() {
+        return Findings.of(ofTrees.all().values().stream()
+                .map(finding -> finding.stream().toList())
+                .toList());
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        return List.of();
+    }
+}

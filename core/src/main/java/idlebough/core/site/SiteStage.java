@@ -1,0 +1,182 @@
+package idlebough.core.site;
+
+import idlebough.core.crop.Crop;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.PerTree;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Subject;
+import idlebough.core.measure.Quantity;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What this ground is, for one orchard: the terrain, the pits, and what they mean for the trees on it. */
+public final class SiteStage implements Stage {
+    private final Input input;
+    private final Terrain terrain;
+    private final PerTree<Point, Optional<SoilPit>> pits;
+    private final PerTree<Point, SunHours> sun;
+    private final PerTree<Stand, List<Finding>> ofTrees;
+    private final Lazy<Findings> findings = Lazy.of(this::judge);
+    private final Lazy<Set<Crop>> crops = Lazy.of(this::findCrops);
+
+    /**
+     * What this stage depends on.
+     *
+     * @param stands every tree that stands or will stand
+     * @param wished crops of the choices
+     */
+    public record Input(Site site, List<Stand> stands, Set<Crop> wished) {}
+
+    private SiteStage(Input input, SiteStage before) {
+        this.input = input;
+        terrain = Terrain.of(input.site(), before == null ? null : before.terrain);
+        SiteStage same = before != null && before.terrain == terrain ? before : null;
+        Map<String, Point> places = new LinkedHashMap<>();
+        Map<String, Point> toPlant = new LinkedHashMap<>();
+        Map<String, Stand> judged = new LinkedHashMap<>();
+        for (Stand stand : input.stands()) {
+            places.put(stand.id(), stand.place());
+            if (stand.toPlant()) {
+                toPlant.put(stand.id(), stand.place());
+                judged.put(stand.id(), stand);
+            }
+        }
+        pits = PerTree.of(places, terrain::pitFor, same == null ? null : same.pits);
+        sun = PerTree.ofAll(toPlant, terrain::sunAt, same == null ? null : same.sun);
+        ofTrees = PerTree.of(judged, this::judge, same == null ? null : same.ofTrees);
+    }
+
+    /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
+    public static SiteStage of(Input input, SiteStage before) {
+        return before != null && before.input.equals(input) ? before : new SiteStage(input, before);
+    }
+
+    @Override
+    public Room room() {
+        return Room.SITE;
+    }
+
+    @Override
+    public boolean begun() {
+        return input.site().plot().isPresent();
+    }
+
+    public Site site() {
+        return input.site();
+    }
+
+    public Terrain terrain() {
+        return terrain;
+    }
+
+    public Optional<Plot> plot() {
+        return input.site().plot();
+    }
+
+    public List<SoilPit> pits() {
+        return input.site().pits();
+    }
+
+    /** The pit that speaks for a tree's place; empty without pits. */
+    public Optional<SoilPit> pitOf(String tree) {
+        return pits.of(tree);
+    }
+
+    /** Sun at the place of a tree that has still to be planted. */
+    public SunHours sunOf(String tree) {
+        return sun.of(tree);
+    }
+
+    /** The crops that matter here: those wished for and those that stand. */
+    public Set<Crop> crops() {
+        return crops.get();
+    }
+
+    private Set<Crop> findCrops() {
+        Set<Crop> crops = new LinkedHashSet<>(input.wished());
+        input.stands().forEach(stand -> crops.add(stand.crop()));
+        return crops;
+    }
+
+    /** Whether some pit is more alkaline than one of the crops here wants. */
+    public boolean tooAlkaline() {
+        return pits().stream()
+                .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() > crop.phHigh()));
+    }
+
+    /** Whether some pit is more acid than one of the crops here wants. */
+    public boolean tooAcid() {
+        return pits().stream()
+                .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() < crop.phLow()));
+    }
+
+    /** Whether a pan was met in some pit. */
+    public boolean hasPan() {
+        return pits().stream().anyMatch(pit -> pit.pan() != null);
+    }
+
+    @Override
+    public Findings judged() {
+        return findings.get();
+    }
+
+    private Findings judge() {
+        List<List<Finding>> found = new ArrayList<>();
+        asked().forEach((pit, crops) -> found.add(SiteRules.judge(pit, crops)));
+        terrain.zones().flatMap(GroundRules::pits).ifPresent(missing -> found.add(List.of(missing)));
+        if (begun()) {
+            found.addAll(ofTrees.all().values());
+        }
+        return Findings.of(found);
+    }
+
+    /** Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit. */
+    private Map<SoilPit, Set<Crop>> asked() {
+        Map<SoilPit, Set<Crop>> asked = new LinkedHashMap<>();
+        if (input.stands().isEmpty()) {
+            pits().forEach(pit -> asked.put(pit, crops()));
+            return asked;
+        }
+        Map<String, Set<Crop>> byPit = new LinkedHashMap<>();
+        Map<String, SoilPit> speaking = new LinkedHashMap<>();
+        for (Stand stand : input.stands()) {
+            if (stand.toPlant() && stand.footing() == Footing.GRADE) {
+                pitOf(stand.id()).ifPresent(pit -> {
+                    speaking.putIfAbsent(pit.id(), pit);
+                    byPit.computeIfAbsent(pit.id(), id -> new LinkedHashSet<>()).add(stand.crop());
+                });
+            }
+        }
+        byPit.forEach((id, crops) -> asked.put(speaking.get(id), crops));
+        return asked;
+    }
+
+    private List<Finding> judge(Stand stand) {
+        List<Finding> found = new ArrayList<>();
+        found.add(GroundRules.sun(stand.subject(), stand.label(), stand.crop(), sunOf(stand.id())));
+        terrain.cold()
+                .flatMap(cold -> GroundRules.cold(stand.subject(), stand.label(), stand.crop(), stand.place(), cold))
+                .ifPresent(found::add);
+        return found;
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        return pits().stream()
+                .map(pit -> KeyFigure.of(
+                        "site.drains",
+                        Subject.pit(pit.id()),
+                        new Amount(pit.rate() == null ? null : pit.rate().normalisedMmPerHour(), Quantity.DRAINAGE)))
+                .toList();
+    }
+}

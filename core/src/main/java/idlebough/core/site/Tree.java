@@ -1,0 +1,67 @@
+package idlebough.core.site;
+
+import idlebough.core.crop.NurseryTree;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * A tree that stands or will stand on the ground.
+ *
+ * @param id the caller's identifier
+ * @param label as it stands on its peg
+ * @param place plan metres
+ * @param kind which variety on which stock
+ * @param nursery the tree as it comes
+ * @param footing what it is set on
+ * @param choice id of the choice that it belongs to; empty for a tree that was there before
+ * @see Stand
+ */
+public record Tree(
+        String id,
+        String label,
+        Point place,
+        Kind kind,
+        NurseryTree nursery,
+        Footing footing,
+        Life life,
+        Optional<String> choice) {
+
+    /**
+     * @param variety key of the catalogue
+     * @param stock key of the catalogue; empty while none is chosen
+     */
+    public record Kind(String variety, Optional<String> stock) {}
+
+    /** @param plantedOn empty while it is not in the ground, or nobody knows since when */
+    public record Life(State state, Optional<LocalDate> plantedOn) {
+        public static final Life PLANNED = new Life(State.PLANNED, Optional.empty());
+    }
+
+    /** Where a tree is in its life. */
+    public enum State {
+        PLANNED("planned"),
+        ORDERED("ordered"),
+        PLANTED("planted"),
+        DEAD("dead"),
+        MOVED("moved away");
+        private final String words;
+
+        State(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** Whether it takes up its place. */
+        public boolean stands() {
+            return this != DEAD && this != MOVED;
+        }
+
+        /** Whether it has still to be planted. */
+        public boolean toPlant() {
+            return this == PLANNED || this == ORDERED;
+        }
+    }
+}

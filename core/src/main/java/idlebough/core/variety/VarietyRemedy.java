@@ -1,0 +1,10 @@
+package idlebough.core.variety;
+
+import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Remedy;
+
+/** What can be done about a variety. */
+public interface VarietyRemedy extends Remedy {
+    /** Leads to the other varieties of its crop. */
+    record SeeOthers(Phrase label, String crop) implements VarietyRemedy {}
+}

@@ -1,0 +1,177 @@
+package idlebough.core.variety;
+
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Lazy;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Subject;
+import idlebough.core.measure.Quantity;
+import idlebough.core.site.Footing;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Stand;
+import idlebough.core.winter.Exposure;
+import idlebough.core.winter.WinterStage;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** What will do here, what will not, and why, for one orchard. */
+public final class VarietyStage implements Stage {
+    private final Input input;
+    private final Set<String> chosen;
+    private final Map<String, VarietyVerdict> verdicts;
+    private final Map<Asked, VarietySprings> springs;
+    private final Lazy<List<VarietyVerdict>> ranked = Lazy.of(this::rank);
+    private final Lazy<Findings> findings = Lazy.of(this::judge);
+
+    /**
+     * What this stage depends on.
+     *
+     * @param stands every tree that stands or will stand
+     * @param seen the grower's own bloom dates
+     */
+    public record Input(
+            Catalogue catalogue,
+            List<Choice> choices,
+            List<Stand> stands,
+            List<BloomSeen> seen,
+            List<SoilPit> pits,
+            WinterStage winters) {
+        boolean judgesAs(Input other) {
+            return catalogue.equals(other.catalogue)
+                    && pits.equals(other.pits)
+                    && winters.ledger() == other.winters.ledger();
+        }
+
+        boolean springsAs(Input other) {
+            return catalogue.equals(other.catalogue)
+                    && seen.equals(other.seen)
+                    && winters.ledger() == other.winters.ledger();
+        }
+    }
+
+    private record Asked(String variety, Exposure exposure) {}
+
+    private VarietyStage(Input input, VarietyStage before) {
+        this.input = input;
+        verdicts = before != null && before.input.judgesAs(input) ? before.verdicts : new ConcurrentHashMap<>();
+        springs = before != null && before.input.springsAs(input) ? before.springs : new ConcurrentHashMap<>();
+        chosen = new LinkedHashSet<>();
+        input.choices().forEach(choice -> chosen.add(choice.variety()));
+        input.stands().forEach(stand -> chosen.add(stand.variety().key()));
+    }
+
+    /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
+    public static VarietyStage of(Input input, VarietyStage before) {
+        return before != null && before.input.equals(input) ? before : new VarietyStage(input, before);
+    }
+
+    @Override
+    public Room room() {
+        return Room.VARIETY;
+    }
+
+    @Override
+    public boolean begun() {
+        return !chosen.isEmpty();
+    }
+
+    public Catalogue catalogue() {
+        return input.catalogue();
+    }
+
+    public List<Choice> choices() {
+        return input.choices();
+    }
+
+    /** Keys of the varieties chosen or standing, in the order of the choices. */
+    public Set<String> chosen() {
+        return chosen;
+    }
+
+    /** The varieties chosen or standing. */
+    public List<Variety> chosenVarieties() {
+        return chosen.stream().map(input.catalogue()::variety).toList();
+    }
+
+    /** @throws IllegalArgumentException when there is no such variety */
+    public VarietyVerdict verdict(String key) {
+        return verdicts.computeIfAbsent(
+                key,
+                same -> VarietyVerdict.of(
+                        input.catalogue().variety(key), input.winters().ledger(), input.pits()));
+    }
+
+    /** Every variety of the catalogue judged for this site, best first. */
+    public List<VarietyVerdict> verdicts() {
+        return ranked.get();
+    }
+
+    private List<VarietyVerdict> rank() {
+        return input.catalogue().varieties().stream()
+                .map(variety -> verdict(variety.key()))
+                .sorted(Comparator.comparingDouble(VarietyVerdict::rank)
+                        .thenComparing(verdict -> verdict.variety().label()))
+                .toList();
+    }
+
+    /** When a variety would have bloomed in each spring of the record at a place, and what frost would have taken. */
+    public VarietySprings springs(Variety variety, Exposure exposure) {
+        return springs.computeIfAbsent(
+                new Asked(variety.key(), exposure),
+                same -> VarietySprings.of(
+                        variety,
+                        input.winters().weather().record().at(exposure),
+                        input.winters().latitude(),
+                        seen(variety.key())));
+    }
+
+    private List<LocalDate> seen(String variety) {
+        return input.seen().stream()
+                .filter(bloom -> bloom.variety().equals(variety))
+                .map(BloomSeen::day)
+                .toList();
+    }
+
+    @Override
+    public Findings judged() {
+        return findings.get();
+    }
+
+    private Findings judge() {
+        Map<String, Boolean> onMounds = new HashMap<>();
+        input.stands()
+                .forEach(stand ->
+                        onMounds.merge(stand.variety().key(), stand.footing() != Footing.GRADE, Boolean::logicalAnd));
+        return Findings.of(chosen.stream()
+                .map(key -> verdict(key).findings().stream()
+                        .filter(finding -> !(VarietyVerdict.DRAINAGE_RULE.equals(finding.rule())
+                                && onMounds.getOrDefault(key, false)))
+                        .toList())
+                .toList());
+    }
+
+    @Override
+    public List<KeyFigure> keyFigures() {
+        return chosen.stream()
+                .map(key -> KeyFigure.of(
+                        "variety.of-ten",
+                        Subject.variety(key),
+                        new Amount(
+                                verdict(key)
+                                        .match()
+                                        .map(match -> (double) match.ofTen())
+                                        .orElse(null),
+                                Quantity.COUNT)))
+                .toList();
+    }
+}

@@ -1,0 +1,124 @@
+package idlebough.core.crop;
+
+import idlebough.core.Shipped;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.crop.ChillModel;
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.Variety;
+import java.time.Month;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The shipped tables hold together. */
+class CatalogueTest {
+    @Test
+    void broadEnoughAndEveryRowWithItsOrigin() {
+        assertThat(Catalogue.shipped().varieties())
+                .hasSizeGreaterThanOrEqualTo(40)
+                .allSatisfy(v -> assertThat(v.origin()).as(v.key()).isNotBlank());
+        assertThat(Catalogue.shipped().varieties().stream().map(v -> v.crop().key()).collect(Collectors.toSet()))
+                .hasSizeGreaterThanOrEqualTo(10);
+        assertThat(Catalogue.shipped().rootstocks()).hasSizeGreaterThanOrEqualTo(15);
+    }
+
+    @Test
+    void everyVarietyHasAStockItHoldsOn() {
+        assertThat(Catalogue.shipped().varieties())
+                .allSatisfy(v -> assertThat(Catalogue.shipped().rootstocksFor(v.crop()))
+                        .as(v.key())
+                        .anyMatch(stock -> Catalogue.shipped().misfit(v, stock).isEmpty()));
+    }
+
+    @Test
+    void needsLieInTheRangeOfTheirCrop() {
+        // extension lists, hours 0–7.2: deciduous fruit up to 1500, evergreens and no dormancy: none
+        for (Variety v : Catalogue.shipped().varieties()) {
+            if (v.crop().evergreen()) {
+                assertThat(v.chillNeed()).as(v.key()).isZero();
+            } else if (v.chillModel() == ChillModel.HOURS) {
+                assertThat(v.chillNeed()).as(v.key()).isBetween(50.0, 1500.0);
+            } else {
+                assertThat(v.chillNeed()).as(v.key()).isBetween(8.0, 90.0);
+            }
+        }
+    }
+
+    @Test
+    void triploidsAndTheMaleSterileGiveNoPollen() {
+        assertThat(Catalogue.shipped().varieties())
+                .filteredOn(Variety::triploid)
+                .hasSizeGreaterThanOrEqualTo(2)
+                .allMatch(v -> !v.givesPollen());
+        assertThat(Shipped.variety("peach-hale").givesPollen())
+                .as("J.H. Hale is male-sterile")
+                .isFalse();
+    }
+
+    @Test
+    void unionsStandHighEnoughByTheKindOfStock() {
+        // common practice: dwarfing and semi-dwarfing 10–15 cm, vigorous 5–10, citrus at least 15
+        for (Rootstock stock : Catalogue.shipped().rootstocks()) {
+            if (stock.ownRooted()) {
+                assertThat(stock.unionMin()).isZero();
+            } else if (stock.crops().contains("orange")) {
+                assertThat(stock.unionMin()).as(stock.key()).isEqualTo(0.15);
+            } else if (stock.factor() < 0.5) {
+                assertThat(stock.unionMin()).as(stock.key()).isEqualTo(0.10);
+            } else {
+                assertThat(stock.unionMin()).as(stock.key()).isBetween(0.05, 0.10);
+            }
+            assertThat(stock.vigour().low()).isLessThanOrEqualTo(stock.factor());
+            assertThat(stock.vigour().high()).isGreaterThanOrEqualTo(stock.factor());
+            assertThat(stock.crops())
+                    .allSatisfy(crop -> assertThat(Shipped.crop(crop)).isNotNull());
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "pear-seckel, quince-a, false",
+        "pear-winter-nelis, quince-c, false",
+        "lemon-eureka, trifoliate, true",
+        "apple-cox, quince-a, true",
+        "cherry-bing, st-julien, true"
+    })
+    void graftsThatDoNotHold(String variety, String stock, boolean fails) {
+        // Lombard & Westwood in Rom & Carlson 1987; sweet cherry not on plum; apple only on apple
+        assertThat(Catalogue.shipped().misfit(Shipped.variety(variety), Shipped.stock(stock)))
+                .map(Misfit::fails)
+                .contains(fails);
+    }
+
+    @Test
+    void graftsThatHold() {
+        // pear on quince is good with Comice; St Julien A takes plum, peach and apricot
+        assertThat(Catalogue.shipped().misfit(Shipped.variety("pear-comice"), Shipped.stock("quince-a")))
+                .isEmpty();
+        for (String variety : List.of("plum-stanley", "peach-redhaven", "apricot-moorpark")) {
+            assertThat(Catalogue.shipped().misfit(Shipped.variety(variety), Shipped.stock("st-julien")))
+                    .isEmpty();
+        }
+    }
+
+    @Test
+    void theSouthRipensHalfAYearLater() {
+        assertThat(Shipped.variety("apple-cox").ripe(50)).isEqualTo(Month.OCTOBER);
+        assertThat(Shipped.variety("apple-cox").ripe(-36)).isEqualTo(Month.APRIL);
+    }
+
+    @Test
+    void whoStandsWetFeetInTheOrderOfRoweAndBeardsell1973() {
+        assertThat(List.of("quince", "pear", "apple", "plum", "sweet-cherry", "peach"))
+                .extracting(key -> Shipped.crop(key).wetRank())
+                .isSorted();
+        assertThat(Catalogue.shipped().crops()).extracting(Crop::wetRank).allMatch(rank -> rank >= 1 && rank <= 6);
+        assertThat(Shipped.crop("apple").withArticle()).isEqualTo("an apple");
+        assertThat(Shipped.crop("plum").withArticle()).isEqualTo("a European plum");
+    }
+}

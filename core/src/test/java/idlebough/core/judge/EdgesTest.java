@@ -1,0 +1,471 @@
+package idlebough.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.Shipped;
+import idlebough.core.Vectors;
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.ChillModel;
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.crop.Variety;
+import idlebough.core.daybook.UnionCheck;
+import idlebough.core.irrigation.FirstSeason;
+import idlebough.core.irrigation.PlantingClimate;
+import idlebough.core.irrigation.WaterRules;
+import idlebough.core.layout.LayoutRules;
+import idlebough.core.layout.PlannedTree;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.planting.PlantingRules;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.planting.PlantingWays;
+import idlebough.core.planting.Settling;
+import idlebough.core.pollination.Flowering;
+import idlebough.core.pollination.PartnerRules;
+import idlebough.core.pollination.PartnerWeb;
+import idlebough.core.rootstock.RootstockRules;
+import idlebough.core.rootstock.TreeSize;
+import idlebough.core.site.ColdAir;
+import idlebough.core.site.DrainageTest;
+import idlebough.core.site.Feature;
+import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Ground;
+import idlebough.core.site.GroundRules;
+import idlebough.core.site.Microclimate;
+import idlebough.core.site.PitZones;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
+import idlebough.core.site.SiteRules;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.SunHours;
+import idlebough.core.site.SunYear;
+import idlebough.core.site.TestHole;
+import idlebough.core.site.Texture;
+import idlebough.core.variety.VarietyVerdict;
+import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.LiveRules;
+import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.WeatherGenerator;
+import idlebough.core.winter.WinterLedger;
+import idlebough.core.winter.WinterRules;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every rule of the program clearly sound, at its edge and clearly beyond, with expectations from outside the code:
+ * {@code edges/edges.csv}.
+ */
+class EdgesTest {
+    private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
+    private static final LocalDate DAY = LocalDate.of(2027, 5, 1);
+    private static final double SPREAD = 4;
+
+    static Stream<Map<String, String>> rows() {
+        return Vectors.table("/edges/edges.csv").stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("rows")
+    void standsAsTheTradeSays(Map<String, String> row) {
+        String rule = row.get("rule");
+        List<Finding> said = find(rule, Double.parseDouble(row.get("value")), row.get("with")).stream()
+                .filter(finding -> finding.rule().id().equals(rule))
+                .toList();
+        if (row.get("standing").equals("NONE")) {
+            assertThat(said).isEmpty();
+        } else {
+            assertThat(said).isNotEmpty().allSatisfy(finding -> {
+                assertThat(finding.standing().name()).isEqualTo(row.get("standing"));
+                assertThat(finding.headline().in(METRIC)).isNotBlank().doesNotContain("{");
+                assertThat(finding.reason().in(METRIC)).isNotBlank().doesNotContain("{");
+                assertThat(finding.source().citation()).isNotBlank().doesNotContain(".md");
+            });
+        }
+    }
+
+    /** Every sentence belongs to a rule of the table, and every rule that can be in a standing has its sentence tried. */
+    @Test
+    void noRuleIsForgotten() {
+        Set<String> tried = rows().map(row -> row.get("rule")).collect(Collectors.toCollection(TreeSet::new));
+        Set<String> written = new TreeSet<>();
+        for (Room room : Room.values()) {
+            Sentences.of(room.key()).keys().stream()
+                    .filter(key -> key.contains(".reason"))
+                    .forEach(key -> written.add(room.key() + "." + key.substring(0, key.indexOf('.'))));
+        }
+        assertThat(tried).containsAll(written);
+        written.forEach(rule -> assertThat(rows().filter(row -> row.get("rule").equals(rule)))
+                .as("at least on both sides: %s", rule)
+                .hasSizeGreaterThanOrEqualTo(rule.equals("winter.synthetic") ? 1 : 2));
+    }
+
+    private static List<Finding> find(String rule, double value, String with) {
+        return switch (rule.substring(0, rule.indexOf('.'))) {
+            case "site" -> site(rule, value, with);
+            case "winter" -> winter(rule, value);
+            case "variety" -> variety(rule, value, with);
+            case "pollination" -> pollination(rule, value, with);
+            case "rootstock" -> rootstock(rule, value, with);
+            case "layout" -> layout(rule, value, with);
+            case "irrigation" -> irrigation(rule, value, with);
+            case "planting" -> planting(rule, value, with);
+            default ->
+                new UnionCheck(8, value, 0.1275, 0.12, 0.135)
+                        .judge("t", "T", with.isEmpty() ? 0.10 : Double.parseDouble(with));
+        };
+    }
+
+    private static SoilPit seen(Double pan, SoilPit.Profile profile, List<DrainageTest> tests) {
+        return new SoilPit("p", "7", new Point(1, 1), Texture.LOAM, 0.3, pan, null, tests, profile);
+    }
+
+    private static SoilPit.Profile profile(Double mottles, Double salt, Double years, boolean died) {
+        return new SoilPit.Profile(
+                List.of(),
+                mottles,
+                null,
+                salt,
+                null,
+                false,
+                idlebough.core.crop.Crop.Kind.POME,
+                years,
+                died,
+                null,
+                false);
+    }
+
+    private static List<Finding> site(String rule, double value, String with) {
+        String apple = Set.of("apple", "peach", "pear", "apricot").contains(with) ? with : "apple";
+        var crop = Shipped.crop(apple);
+        return switch (rule) {
+            case "site.no-test" -> {
+                List<DrainageTest.Reading> readings = new ArrayList<>();
+                for (int i = 0; i < value; i++) {
+                    readings.add(new DrainageTest.Reading(60 * i, 0.05 + 0.05 * i));
+                }
+                yield List.of(SiteRules.drainage(
+                        seen(
+                                null,
+                                SoilPit.Profile.UNSEEN,
+                                List.of(new DrainageTest(
+                                        new TestHole.Cylinder(0.3), 0.4, true, false, readings))),
+                        crop));
+            }
+            case "site.water-table" ->
+                List.of(SiteRules.drainage(
+                        seen(
+                                null,
+                                SoilPit.Profile.UNSEEN,
+                                List.of(new DrainageTest(
+                                        new TestHole.Cylinder(0.3), 0.4, true, value > 0, List.of()))),
+                        crop));
+            case "site.wet-ground" ->
+                SiteRules.wetGround(seen(null, profile(value == 0 ? null : value, null, null, false), List.of()), crop)
+                        .stream()
+                        .toList();
+            case "site.pan" -> SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop).stream()
+                    .toList();
+            case "site.salt" ->
+                SiteRules.salt(seen(null, profile(null, value, null, false), List.of()), crop).stream()
+                        .toList();
+            case "site.replant" ->
+                SiteRules.replant(seen(null, profile(null, null, value, with.equals("died")), List.of()), crop)
+                        .stream()
+                        .toList();
+            case "site.ph" -> SiteRules.ph(Shipped.pit(40, value, Texture.LOAM), crop).stream()
+                    .toList();
+            case "site.sun" -> {
+                SunYear year = SunYear.of(45);
+                yield List.of(GroundRules.sun(
+                        Subject.tree("t"),
+                        "T",
+                        crop,
+                        new SunHours(
+                                Collections.nCopies(12, value),
+                                Collections.nCopies(12, Math.max(value, 12)),
+                                year)));
+            }
+            case "site.cold-pocket" ->
+                GroundRules.cold(
+                                Subject.tree("t"),
+                                "T",
+                                crop,
+                                new Point(0.5, 0.5),
+                                new ColdAir(Ground.LEVEL, 0, 0, 1, 1, 1, new double[] {value}, List.of()))
+                        .stream()
+                        .toList();
+            case "site.pit-missing" ->
+                GroundRules.pits(new PitZones(List.of(), new Point(0, 0), value)).stream()
+                        .toList();
+            default -> List.of(SiteRules.drainage(Shipped.pit(value), crop));
+        };
+    }
+
+    private static WinterLedger ledger(double mean, int years, LocalDate gapFrom, int gap) {
+        LocalDate first = LocalDate.of(1995, 7, 1);
+        List<DailyExtremes> days = new WeatherGenerator(5, mean, 8, 15, 11, 0.7, 3, 0.6, 0)
+                .days(first, first.plusYears(years)).stream()
+                        .filter(day -> day.date().isBefore(gapFrom)
+                                || !day.date().isBefore(gapFrom.plusDays(gap)))
+                        .toList();
+        return WinterLedger.of(new StationRecord(days), 45);
+    }
+
+    private static WinterLedger ledger(double mean, int years) {
+        return ledger(mean, years, LocalDate.of(1900, 1, 1), 0);
+    }
+
+    private static List<Finding> winter(String rule, double value) {
+        Instant now = Instant.parse("2026-06-10T12:00:00Z");
+        return switch (rule) {
+            case "winter.synthetic" -> List.of(WinterRules.synthetic());
+            case "winter.left-out" -> WinterRules.judge(ledger(9, 8, LocalDate.of(1999, 1, 5), (int) value));
+            case "winter.below-zero" ->
+                WinterRules.belowZero(ledger(value, 8), ChillModel.UTAH).stream().toList();
+            case "winter.station-silent" ->
+                LiveRules.judge("Mast", now.minusSeconds(Math.round(3600 * value)), now, 0, 0);
+            case "winter.station-stuck" -> LiveRules.judge("Mast", now, now, (long) value, 0);
+            case "winter.station-clock" -> LiveRules.judge("Mast", now, now, 0, (long) value);
+            default ->
+                WinterRules.judge(value == 0 ? WinterLedger.of(StationRecord.EMPTY, 45) : ledger(9, (int) value));
+        };
+    }
+
+    private static List<Finding> variety(String rule, double value, String with) {
+        if (rule.equals("variety.drainage") || rule.equals("variety.ph")) {
+            SoilPit pit = rule.equals("variety.ph")
+                    ? Shipped.pit(40, value, Texture.LOAM)
+                    : Shipped.pit(value);
+            return VarietyVerdict.of(Shipped.variety(with), WinterLedger.of(StationRecord.EMPTY, 45), List.of(pit))
+                    .findings();
+        }
+        WinterLedger hill = ledger(9, 25);
+        Variety cox = Shipped.variety("apple-cox");
+        if (rule.equals("variety.cold")) {
+            double coldest = Arrays.stream(hill.lowest()).min().orElseThrow();
+            Variety limited = new Variety(
+                    cox.key(),
+                    cox.crop(),
+                    cox.name(),
+                    cox.chill(),
+                    cox.blossom(),
+                    new Variety.Habit(1, cox.habit().ripeNorth(), coldest - value),
+                    cox.uses(),
+                    cox.origin());
+            return VarietyVerdict.of(limited, hill, List.of()).findings();
+        }
+        // A need that just so many of the twenty-five winters satisfy, in portions, sure to a twentieth.
+        double[] totals = hill.totals(ChillModel.PORTIONS).clone();
+        Arrays.sort(totals);
+        double need = value == 25 ? totals[0] * 0.9 : (totals[24 - (int) value] + totals[25 - (int) value]) / 2;
+        Variety asked = new Variety(
+                cox.key(),
+                cox.crop(),
+                cox.name(),
+                new Variety.ChillNeed(need, ChillModel.PORTIONS, Certainty.SURE, true),
+                cox.blossom(),
+                cox.habit(),
+                cox.uses(),
+                cox.origin());
+        return VarietyVerdict.of(asked, hill, List.of()).findings();
+    }
+
+    private static Flowering flowering(String id, String variety, double x) {
+        return new Flowering(Subject.tree(id), id, Shipped.variety(variety), Optional.of(new Point(x, 0)));
+    }
+
+    private static List<Finding> pollination(String rule, double value, String with) {
+        List<Flowering> trees = new ArrayList<>();
+        if (rule.equals("pollination.triploid")) {
+            trees.add(flowering("t", "apple-bramley", 0));
+            List<String> partners = List.of("apple-cox", "apple-james-grieve");
+            for (int i = 0; i < value; i++) {
+                trees.add(flowering("p" + i, partners.get(i), 5 + i));
+            }
+        } else {
+            trees.add(flowering("t", "apple-cox", 0));
+            trees.add(flowering("p", with, value));
+        }
+        return PartnerRules.judge(PartnerWeb.of(trees).around(trees.get(0))).stream()
+                .toList();
+    }
+
+    private static List<Finding> rootstock(String rule, double value, String with) {
+        RootstockRules rules = new RootstockRules(Catalogue.shipped());
+        return switch (rule) {
+            case "rootstock.none-chosen" ->
+                rules.judge(
+                        "c",
+                        Shipped.variety("apple-cox"),
+                        with.isEmpty() ? Optional.empty() : Optional.of(Shipped.stock(with)),
+                        List.of());
+            case "rootstock.misfit" -> {
+                String[] pair = with.split("/");
+                yield rules.judge("c", Shipped.variety(pair[0]), Optional.of(Shipped.stock(pair[1])), List.of());
+            }
+            case "rootstock.wet" ->
+                rules.judge(
+                        "c",
+                        Shipped.variety("plum-stanley"),
+                        Optional.of(Shipped.stock(with)),
+                        List.of(Shipped.pit(value)));
+            default ->
+                rules.judge(
+                        "c",
+                        Shipped.variety("pear-comice"),
+                        Optional.of(Shipped.stock(with)),
+                        List.of(Shipped.pit(40, value, Texture.LOAM)));
+        };
+    }
+
+    private static PlannedTree planned(String id, double x) {
+        return new PlannedTree(
+                Subject.tree(id),
+                id,
+                Shipped.variety("apple-cox"),
+                new Point(x, 50),
+                new TreeSize(SPREAD, 4),
+                0.3,
+                0);
+    }
+
+    private static List<Finding> layout(String rule, double value, String with) {
+        Plot plot = Plot.rectangle(100, 100);
+        return switch (rule) {
+            case "layout.crowded" -> List.of(LayoutRules.crowded(planned("t", 50), planned("o", 50 + value)));
+            case "layout.boundary", "layout.off-plot" ->
+                List.of(LayoutRules.boundary(plot, planned("t", value)));
+            case "layout.partner-reach" -> {
+                List<Flowering> two = List.of(flowering("t", "apple-cox", 0), flowering("p", "apple-golden", value));
+                yield LayoutRules.reach(planned("t", 0), PartnerWeb.of(two).around(two.get(0))).stream()
+                        .toList();
+            }
+            case "layout.cold-place" ->
+                LayoutRules.coldPlace(
+                                planned("t", 50),
+                                Shipped.variety("apple-cox").coldCelsius() + value,
+                                new Microclimate(
+                                        with.equals("plain")
+                                                ? List.of()
+                                                : List.of(new Microclimate.Part("cold air stands here", -2, 1))))
+                        .stream()
+                        .toList();
+            case "layout.overhead" -> clearances(Feature.Kind.OVERHEAD, value);
+            default ->
+                clearances(
+                        switch (with) {
+                            case "buried" -> Feature.Kind.BURIED;
+                            case "building" -> Feature.Kind.BUILDING;
+                            case "wet" -> Feature.Kind.WET;
+                            default -> Feature.Kind.WALL;
+                        },
+                        value);
+        };
+    }
+
+    /** A feature along x = 50 and beyond, a tree so far before it. */
+    private static List<Finding> clearances(Feature.Kind kind, double off) {
+        List<Point> points = kind.shape() == Feature.Shape.LINE
+                ? List.of(new Point(50, 0), new Point(50, 100))
+                : List.of(new Point(50, 0), new Point(50, 100), new Point(70, 100), new Point(70, 0));
+        Feature feature = new Feature("f", kind, "", points, null, null, null, false, null, null, null);
+        return LayoutRules.clearances(planned("t", 50 - off), new FeatureIndex(List.of(feature)));
+    }
+
+    private static List<Finding> irrigation(String rule, double value, String with) {
+        boolean ball = rule.equals("irrigation.ball-dry");
+        FirstSeason season = FirstSeason.of(new FirstSeason.Setting(
+                DAY,
+                ball ? value : 0,
+                ball ? Optional.empty() : Optional.of(Shipped.pit(value)),
+                new PlantingClimate(with.equals("cool") ? 8 : 24, 6)));
+        return WaterRules.judge("t", "T", season, PlantingWays.MULCH);
+    }
+
+    /** A section whose flare or union ends where it is wanted, with two centimetres of settling either way. */
+    private static PlantingSection section(
+            double union, double raise, Texture texture, double settlingBand, Map<String, String> ways) {
+        NurseryTree tree = new NurseryTree(Form.BARE, 0.45, 0.25, union == 0 ? null : union, 0.02);
+        PlantingSection.Setting setting = new PlantingSection.Setting(
+                tree,
+                Optional.of(Shipped.stock("m9")),
+                texture,
+                Footing.GRADE,
+                ways,
+                Optional.empty(),
+                45);
+        Settling none = new Settling(0, 0, 0, 2);
+        return new PlantingSection(
+                setting,
+                raise,
+                none,
+                none,
+                new Settling(2 * settlingBand, 0, 0, 2),
+                0.9,
+                0.25 - raise);
+    }
+
+    private static List<Finding> planting(String rule, double value, String with) {
+        double band = 0.02;
+        Map<String, String> usual = Map.of();
+        return switch (rule) {
+            case "planting.flare-buried" ->
+                PlantingRules.judge("t", "T", section(0.13, value, Texture.LOAM, band, usual));
+            case "planting.flare-high" ->
+                PlantingRules.judge("t", "T", section(0.13, value, Texture.valueOf(with), band, usual));
+            case "planting.union-low" ->
+                PlantingRules.judge("t", "T", section(value - 0.02, 0.02, Texture.LOAM, band, usual));
+            case "planting.union-below-mulch" ->
+                PlantingRules.judge(
+                        "t",
+                        "T",
+                        section(0.13, value - 0.13 + 0.08, Texture.LOAM, band, Map.of("planting.mulch", "middle")));
+            case "planting.union-not-measured" ->
+                PlantingRules.judge("t", "T", section(value, 0.03, Texture.LOAM, band, usual));
+            case "planting.lift" -> lift(value);
+            case "planting.as-planted-height" -> {
+                // The stock wants 10 cm, the union sits 10 cm above the flare: so much over both.
+                PlantingSection section = section(0.10, 0.05, Texture.LOAM, band, usual);
+                yield PlantingRules.asPlanted("t", "T", section, 0.10 + value);
+            }
+            default -> {
+                PlantingSection section = section(0.13, 0.05, Texture.LOAM, band, usual);
+                yield PlantingRules.asPlanted("t", "T", section, section.unionToday() + value);
+            }
+        };
+    }
+
+    /** A container of potting mix of 0.9 kg a litre and a tree of 2 kg. */
+    private static List<Finding> lift(double kilograms) {
+        double litres = (kilograms - 2) / 0.9;
+        double diameter = Math.cbrt(litres / 0.93 / 1000 * 12 / Math.PI / (1 + 0.85 + 0.85 * 0.85));
+        NurseryTree tree = new NurseryTree(Form.CONTAINER, diameter, diameter, 0.13, 0.02);
+        return PlantingRules.judge(
+                "t",
+                "T",
+                PlantingSection.of(new PlantingSection.Setting(
+                        tree,
+                        Optional.of(Shipped.stock("m9")),
+                        Texture.LOAM,
+                        Footing.GRADE,
+                        Map.of(),
+                        Optional.empty(),
+                        45)));
+    }
+}
