@@ -1,30 +1,42 @@
 package idlebough.app.layout;
 
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
 import idlebough.app.site.GroundDrawing;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
+import idlebough.app.store.NotFound;
+import idlebough.app.store.Plan;
+import idlebough.app.store.Scope;
+import idlebough.app.store.SettingsRow;
+import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
+import idlebough.app.web.TreeView;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
-import idlebough.core.layout.LayoutRules;
+import idlebough.core.judge.Room;
+import idlebough.core.layout.BaseLine;
+import idlebough.core.layout.Crowns;
 import idlebough.core.layout.PlannedTree;
+import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
 import idlebough.core.layout.TwoTapes;
 import idlebough.core.measure.Quantity;
+import idlebough.core.orchard.Evaluation;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,16 +48,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/layout")
 public class LayoutController {
+    static final double WIDTH = 726;
+    static final double HEIGHT = 660;
+    private static final double FAR = 20_000;
+    private static final int LAST_YEAR = 40;
+    private static final String FIRST_YEAR_SHOWN = "7";
     private final Pages pages;
-    private final LayoutService service;
+    private final Edits edits;
 
-    LayoutController(Pages pages, LayoutService service) {
+    LayoutController(Pages pages, Edits edits) {
         this.pages = pages;
-        this.service = service;
+        this.edits = edits;
     }
-
-    /** One tree on the plan, page units. */
-    public record Crown(TreeView tree, double x, double y, double now, double full, String standing, boolean here) {}
 
     /** One line of the pegging list. */
     public record PegLine(TreeView tree, TwoTapes tapes) {}
@@ -56,86 +70,54 @@ public class LayoutController {
             Reader say,
             Model model,
             @RequestParam(required = false) String tree,
-            @RequestParam(defaultValue = "7") int year) {
-        Reckoning plan = pages.open(model, scope, Stage.LAYOUT);
-        fill(model, plan, tree, Math.max(0, Math.min(40, year)));
-        model.addAttribute(
-                "marks",
-                plan.plot() == null ? List.of() : GroundDrawing.of(plan, Sheet.of(plan.plot(), 726, 660), say));
-        model.addAttribute("inRow", LayoutService.inRow(plan));
-        model.addAttribute("patterns", RowFill.Pattern.values());
-        PlanSettings settings = plan.plan().settings();
+            @RequestParam(defaultValue = FIRST_YEAR_SHOWN) int year) {
+        PlanView plan = pages.open(model, scope, StagePage.LAYOUT);
+        page(model, plan, say, tree, Math.max(0, Math.min(LAST_YEAR, year)));
+        SettingsRow.RowsOfTrees rows = plan.rows().settings().rows();
         model.addAttribute(
                 "fields",
                 Fields.blank(say.display())
-                        .put("pattern", settings.pattern())
-                        .put("margin", settings.margin(), Quantity.LENGTH)
-                        .put("alley", settings.alley(), Quantity.LENGTH)
-                        .put("bearing", settings.bearing(), Quantity.BEARING)
-                        .put("version", settings.version()));
+                        .put("pattern", rows.pattern())
+                        .put("margin", rows.margin(), Quantity.LENGTH)
+                        .put("alley", rows.alley(), Quantity.LENGTH)
+                        .put("bearing", rows.bearing(), Quantity.BEARING));
         return "layout/layout";
     }
 
-    private void fill(Model model, Reckoning plan, String tree, int year) {
+    private void page(Model model, PlanView plan, Reader say, String tree, int year) {
+        live(model, plan, tree, year);
+        if (plan.plot() != null) {
+            Sheet sheet = Sheet.of(plan.plot(), WIDTH, HEIGHT);
+            TreeView picked = (TreeView) model.getAttribute("picked");
+            model.addAttribute("marks", GroundDrawing.of(plan, sheet, say));
+            model.addAttribute("drawing", LayoutDrawing.of(plan, sheet, picked, year));
+        }
+        model.addAttribute(
+                "inRow",
+                PlotFill.inRow(
+                        plan.evaluation().varieties().choices(),
+                        plan.evaluation().rootstocks()));
+        model.addAttribute("patterns", RowFill.Pattern.values());
+    }
+
+    /** The left page: what follows a drag. */
+    private void live(Model model, PlanView plan, String tree, int year) {
         Plot plot = plan.plot();
-        TreeView picked = pages.tree(plan, tree);
-        Sheet sheet = plot == null ? null : Sheet.of(plot, 726, 660);
+        TreeView picked = plan.treeOrFirst(tree);
         model.addAttribute("plot", plot);
-        model.addAttribute("sheet", sheet);
+        model.addAttribute("sheet", plot == null ? null : Sheet.of(plot, WIDTH, HEIGHT));
         model.addAttribute("year", year);
         model.addAttribute("picked", picked);
-        if (sheet == null) {
-            return;
-        }
-        List<Crown> crowns = plan.trees().stream()
-                .map(t -> {
-                    Point at = t.planned().place();
-                    String standing = plan.doubts("layout").stream()
-                            .filter(f -> f.subject().equals("tree:" + t.id()))
-                            .map(f -> f.standing().name().toLowerCase(java.util.Locale.ROOT))
-                            .findFirst()
-                            .orElse("sound");
-                    return new Crown(
-                            t,
-                            sheet.x(at.x()),
-                            sheet.y(at.y()),
-                            sheet.size(t.planned().crown(year)) / 2,
-                            sheet.size(t.planned().size().spread()) / 2,
-                            standing,
-                            picked != null && t.id().equals(picked.id()));
-                })
-                .toList();
-        model.addAttribute("crowns", crowns);
-        model.addAttribute("p", base(plot)[0]);
-        model.addAttribute("q", base(plot)[1]);
-        if (picked != null) {
+        model.addAttribute("doubts", plan.doubts(Room.LAYOUT).size());
+        if (plot != null && picked != null) {
             model.addAttribute("figures", figures(plan, picked, year));
-            model.addAttribute("about", pages.about(plan, Stage.LAYOUT.room(), "tree:" + picked.id()));
+            model.addAttribute("about", pages.about(plan, Room.LAYOUT, picked.subject()));
         }
     }
 
-    /** The base line: the two ends of the lowest side, by their southing. */
-    static Point[] base(Plot plot) {
-        List<Point> corners = plot.corners();
-        int best = 0;
-        double lowest = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < corners.size(); i++) {
-            Point a = corners.get(i);
-            Point b = corners.get((i + 1) % corners.size());
-            double low = a.y() + b.y() - 0.01 * a.distance(b);
-            if (low < lowest && a.distance(b) > 3) {
-                lowest = low;
-                best = i;
-            }
-        }
-        Point a = corners.get(best);
-        Point b = corners.get((best + 1) % corners.size());
-        return a.x() <= b.x() ? new Point[] {a, b} : new Point[] {b, a};
-    }
-
-    private static List<Figure> figures(Reckoning plan, TreeView picked, int year) {
-        Point[] pq = base(plan.plot());
-        TwoTapes tapes = TwoTapes.of(pq[0], pq[1], picked.planned().place());
+    private static List<Figure> figures(PlanView plan, TreeView picked, int year) {
+        BaseLine base = BaseLine.of(plan.plot());
+        TwoTapes tapes = base.tapes(picked.planned().place());
         PlannedTree tree = picked.planned();
         List<Figure> figures = new ArrayList<>();
         figures.add(new Figure(
@@ -143,41 +125,44 @@ public class LayoutController {
                 Phrase.of("{}: tape from P", picked.label()),
                 Amount.of(tapes.fromP(), Quantity.TAPE),
                 Phrase.of("± {}", Amount.fine(tapes.expectedError())),
-                () -> tapes.working(pq[0].distance(pq[1]))));
+                () -> tapes.working(base.length())));
         figures.add(new Figure(
                 "tapes-q",
                 Phrase.of("tape from Q"),
                 Amount.of(tapes.fromQ(), Quantity.TAPE),
                 Phrase.of(tapes.good() ? "good angle" : "weak angle"),
-                () -> tapes.working(pq[0].distance(pq[1]))));
+                () -> tapes.working(base.length())));
         figures.add(new Figure(
                 "crown",
                 Phrase.of("Crown in year {}", Amount.count(year)),
                 Amount.metres(tree.crown(year)),
                 Phrase.of("full {}", Amount.metres(tree.size().spread())),
                 () -> picked.stock() == null ? null : TreeSize.working(picked.variety(), picked.stock())));
-        LayoutRules.nearest(tree, plan.trees().stream().map(TreeView::planned).toList())
-                .ifPresent(other -> {
-                    double touch = LayoutRules.yearOfTouch(tree, other);
-                    figures.add(new Figure(
-                            "room",
-                            Phrase.of("Left to {} when both are full grown", other.label()),
-                            Amount.metres(LayoutRules.room(tree, other)),
-                            Double.isInfinite(touch)
-                                    ? Phrase.of("never meet")
-                                    : Phrase.of("meet in year {}", Amount.count(Math.ceil(touch))),
-                            () -> LayoutRules.roomWorking(tree, other)));
-                });
+        plan.evaluation()
+                .layout()
+                .nearest(tree)
+                .ifPresent(other -> figures.add(new Figure(
+                        "room",
+                        Phrase.of("Left to {} when both are full grown", other.label()),
+                        Amount.metres(Crowns.room(tree, other)),
+                        meets(Crowns.yearOfTouch(tree, other)),
+                        () -> Crowns.roomWorking(tree, other))));
         figures.add(new Figure(
                 "edge",
                 Phrase.of("To the boundary"),
                 Amount.metres(plan.plot().distanceToBoundary(tree.place())),
                 Phrase.of(""),
-                () -> LayoutRules.edgeWorking(plan.plot(), tree)));
+                () -> Crowns.edgeWorking(plan.plot(), tree)));
         return figures;
     }
 
-    /** The left page while a tree is dragged: reckoned, not stored. */
+    private static Phrase meets(double year) {
+        return Double.isInfinite(year)
+                ? Phrase.of("never meet")
+                : Phrase.of("meet in year {}", Amount.count(Math.ceil(year)));
+    }
+
+    /** The left page while a tree is dragged: evaluated, not stored. */
     @GetMapping("/try")
     String tryOut(
             Scope scope,
@@ -186,47 +171,48 @@ public class LayoutController {
             @RequestParam String tree,
             @RequestParam double x,
             @RequestParam double y,
-            @RequestParam(defaultValue = "7") int year) {
-        Reckoning stored = pages.reckon(scope);
-        TreeView moved = stored.tree(tree);
-        if (moved == null || stored.plot() == null || !Double.isFinite(x) || !Double.isFinite(y)) {
+            @RequestParam(defaultValue = FIRST_YEAR_SHOWN) int year) {
+        PlanView stored = pages.plan(scope);
+        Stand stand = stored.evaluation().stand(tree).orElseThrow(NotFound::new);
+        if (stored.plot() == null || !Double.isFinite(x) || !Double.isFinite(y)) {
             throw new NotFound();
         }
-        Reckoning plan = stored.moved(stored.plan().withPegAt(moved.peg().id(), x, y));
+        PlanView plan = stored.as(moved(stored.evaluation(), stand, new Point(x, y)));
         model.addAttribute("plan", plan);
         model.addAttribute("base", "/orchards/" + scope.orchard());
-        model.addAttribute("findings", pages.shown(plan, plan.doubts(Stage.LAYOUT.room())));
-        fill(model, plan, tree, year);
+        live(model, plan, tree, year);
         return "layout/layout :: live";
+    }
+
+    private static Evaluation moved(Evaluation evaluation, Stand stand, Point to) {
+        Tree tree = stand.tree();
+        return evaluation.with(evaluation.orchard().with(new Tree(
+                tree.id(), tree.label(), to, tree.kind(), tree.nursery(), tree.footing(), tree.life(), tree.choice())));
     }
 
     @PostMapping("/move")
     String move(
             Scope scope,
+            FormStamp stamp,
             @RequestParam String tree,
             @RequestParam double x,
             @RequestParam double y,
-            @RequestParam(defaultValue = "7") int year) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView moved = plan.tree(tree);
-        if (moved == null
-                || !Double.isFinite(x)
-                || !Double.isFinite(y)
-                || Math.abs(x) > 20_000
-                || Math.abs(y) > 20_000) {
-            throw new NotFound();
+            @RequestParam(defaultValue = FIRST_YEAR_SHOWN) int year) {
+        if (!(Math.abs(x) <= FAR) || !(Math.abs(y) <= FAR)) {
+            throw new BadInput("tree off the earth");
         }
-        pages.changes()
-                .make(
-                        scope,
-                        "Moved " + moved.label(),
-                        pen -> pen.save(pages.changes().with(moved.peg(), Map.of("x", x, "y", y))));
+        TreeView moved = pages.plan(scope).tree(tree);
+        edits.apply(
+                scope,
+                stamp.change("Moved " + moved.label()),
+                now -> List.of(Edit.change(moved.peg(), stamp.revision(), Map.of("x", x, "y", y))));
         return "redirect:/orchards/" + scope.orchard() + "/layout?tree=" + tree + "&year=" + year;
     }
 
     @PostMapping("/fill")
-    String fill(Scope scope, Reader say, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+    String fill(
+            Scope scope, Reader say, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.plan(scope);
         Fields fields = new Fields(typed, say.display());
         RowFill.Pattern pattern = fields.choice("pattern", RowFill.Pattern.class);
         double margin = fields.required("margin", Quantity.LENGTH, 0, 100);
@@ -235,64 +221,54 @@ public class LayoutController {
         if (plan.plot() == null) {
             fields.complain("margin", "There is no boundary yet; describe the ground on the Site first.");
         }
-        if (plan.plan().choices().isEmpty()) {
+        if (plan.rows().choices().isEmpty()) {
             fields.complain("margin", "No variety is chosen yet; choose some on Varieties first.");
         }
         if (!fields.wrong()) {
-            Map<String, Object> changed =
-                    new java.util.HashMap<>(Map.of("pattern", pattern, "margin", margin, "alley", alley));
-            changed.put("bearing", bearing);
-            changed.put("version", fields.version());
-            try {
-                pages.changes()
-                        .make(
-                                scope,
-                                "Set spacing and margin",
-                                pen -> pen.save(pages.changes().with(plan.plan().settings(), changed)));
-                LayoutService.Filled filled = service.fill(scope, pages.reckon(scope));
-                return "redirect:/orchards/" + scope.orchard() + "/layout"
-                        + (filled.placed() < filled.wanted() ? "?short=" + (filled.wanted() - filled.placed()) : "");
-            } catch (LostRace raced) {
-                fields.complain("margin", "Someone else changed the spacing meanwhile; look at it and fill again.");
-            }
+            PlotFill.Wish wish = new PlotFill.Wish(pattern, margin, alley, Optional.ofNullable(bearing));
+            int[] left = {0};
+            edits.apply(scope, stamp.change("Filled the plot"), now -> filled(now, wish, stamp.revision(), left));
+            return "redirect:/orchards/" + scope.orchard() + "/layout" + (left[0] > 0 ? "?short=" + left[0] : "");
         }
-        Reckoning again = pages.open(model, scope, Stage.LAYOUT);
-        fill(model, again, null, 7);
-        model.addAttribute("inRow", LayoutService.inRow(again));
-        model.addAttribute("patterns", RowFill.Pattern.values());
+        PlanView again = pages.open(model, scope, StagePage.LAYOUT);
+        page(model, again, say, null, Integer.parseInt(FIRST_YEAR_SHOWN));
         model.addAttribute("fields", fields);
         return "layout/layout";
     }
 
+    /** The rows as they are wished, and the trees in them: one change. */
+    private static List<Edit> filled(Plan now, PlotFill.Wish wish, long base, int[] left) {
+        LayoutFill fill = LayoutFill.of(now, wish);
+        left[0] = fill.left();
+        List<Edit> all = new ArrayList<>();
+        all.add(LayoutFill.settings(now.rows().settings(), base, wish));
+        all.addAll(fill.edits(base));
+        return all;
+    }
+
     @PostMapping("/remove")
-    String remove(Scope scope, @RequestParam String tree) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView gone = plan.tree(tree);
-        if (gone == null) {
-            throw new NotFound();
-        }
-        pages.changes().make(scope, "Took out " + gone.label(), pen -> {
-            pen.remove(gone.row());
-            pen.remove(gone.peg());
-        });
+    String remove(Scope scope, FormStamp stamp, @RequestParam String tree) {
+        TreeView gone = pages.plan(scope).tree(tree);
+        edits.apply(
+                scope,
+                stamp.change("Took out " + gone.label()),
+                now -> List.of(
+                        Edit.remove(gone.row(), stamp.revision()), Edit.remove(gone.peg(), stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/layout";
     }
 
     @GetMapping("/pegs")
     String pegs(Scope scope, Reader say, Model model) {
-        Reckoning plan = pages.open(model, scope, Stage.LAYOUT);
+        PlanView plan = pages.open(model, scope, StagePage.LAYOUT);
         if (plan.plot() == null) {
             throw new NotFound();
         }
-        Point[] pq = base(plan.plot());
-        model.addAttribute("p", pq[0]);
-        model.addAttribute("q", pq[1]);
-        model.addAttribute("length", pq[0].distance(pq[1]));
+        BaseLine line = BaseLine.of(plan.plot());
+        model.addAttribute("baseline", line);
         model.addAttribute(
                 "pegs",
                 plan.trees().stream()
-                        .map(t -> new PegLine(
-                                t, TwoTapes.of(pq[0], pq[1], t.planned().place())))
+                        .map(tree -> new PegLine(tree, line.tapes(tree.planned().place())))
                         .toList());
         return "layout/pegs";
     }

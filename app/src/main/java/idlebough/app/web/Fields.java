@@ -134,18 +134,12 @@ public final class Fields {
         }
     }
 
-    public int version() {
-        return value("version").matches("\\d{1,9}") ? Integer.parseInt(value("version")) : 0;
-    }
-
     /** Someone saved meanwhile: says so at the top, and beside each field what stands there now; saving again keeps what is typed. */
     public void against(Fields stored) {
         raced =
                 "Someone else saved this meanwhile. What stands there now is written beside each field that differs; save again to keep yours.";
         stored.typed.forEach((name, text) -> {
-            if (name.equals("version")) {
-                put(name, text);
-            } else if (!text.equals(value(name))) {
+            if (!text.equals(value(name))) {
                 complain(name, "Now stored: " + (text.isEmpty() ? "nothing" : text) + ".");
             }
         });

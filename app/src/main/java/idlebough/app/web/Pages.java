@@ -1,139 +1,137 @@
 package idlebough.app.web;
 
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.OrchardMapper;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
+import idlebough.app.store.ChangeSet;
+import idlebough.app.store.Edits;
+import idlebough.app.store.JournalMapper;
+import idlebough.app.store.Plans;
+import idlebough.app.store.Right;
+import idlebough.app.store.Scope;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
-import java.util.Arrays;
+import idlebough.core.judge.Subject;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 
 /** What every page of an orchard has: the header, the line with its pegs, what moved, and the room's findings. */
 @Component
 public class Pages {
     private static final int SHOWN = 40;
-    private final PlanReader reader;
-    private final OrchardMapper orchards;
-    private final Changes changes;
+    /** Stages whose answers rest on the winters, and say so while those are synthetic; Winters itself says it. */
+    private static final Set<StagePage> ON_WINTERS =
+            Set.of(StagePage.VARIETIES, StagePage.PARTNERS, StagePage.WATER, StagePage.ALMANAC);
 
-    Pages(PlanReader reader, OrchardMapper orchards, Changes changes) {
-        this.reader = reader;
-        this.orchards = orchards;
-        this.changes = changes;
-    }
+    private final Plans plans;
+    private final JournalMapper journal;
+    private final Edits edits;
 
-    public Changes changes() {
-        return changes;
+    Pages(Plans plans, JournalMapper journal, Edits edits) {
+        this.plans = plans;
+        this.journal = journal;
+        this.edits = edits;
     }
 
     /** One finding with its buttons. */
-    public record Shown(Finding finding, List<Acts.Act> acts) {}
+    public record Shown(Finding finding, List<Buttons.Button> buttons) {}
 
     /** What moved because of the last change. */
-    public record Because(String set, String cause, List<OrchardMapper.Moved> moved) {}
+    public record Because(String set, String cause, List<MovedLine> moved) {}
 
-    public Reckoning reckon(Scope scope) {
-        return reader.reckon(scope);
-    }
+    /** What undo would undo and redo would do again, in words; null where there is nothing. */
+    public record Turns(String undo, String redo) {}
 
-    /** Opens a stage's page. */
-    public Reckoning open(Model model, Scope scope, Stage here) {
-        Reckoning plan = reader.reckon(scope);
-        model.addAttribute("plan", plan);
-        model.addAttribute("orchard", plan.plan().orchard());
-        model.addAttribute("site", plan.plan().site());
-        model.addAttribute("base", "/orchards/" + scope.orchard());
-        model.addAttribute("here", here);
-        List<Stage.Peg> line = Arrays.stream(Stage.values())
-                .map(stage -> stage.peg(plan, here))
-                .toList();
-        model.addAttribute("line", line);
-        model.addAttribute(
-                "stops",
-                line.stream()
-                        .filter(peg -> peg.look().equals("stop"))
-                        .mapToLong(peg -> plan.count(peg.stage().room(), Standing.STOP))
-                        .sum());
-        model.addAttribute(
-                "doubtful",
-                line.stream()
-                        .filter(peg -> !peg.look().equals("hollow"))
-                        .mapToLong(peg -> plan.count(peg.stage().room(), Standing.DOUBTFUL))
-                        .sum());
-        // Whatever rests on the winters says so while they are made; on Winters itself it stands beside the station.
-        model.addAttribute(
-                "madeWinters",
-                plan.plan().standIn()
-                        && (here == Stage.VARIETIES
-                                || here == Stage.PARTNERS
-                                || here == Stage.WATER
-                                || here == Stage.ALMANAC));
-        model.addAttribute("because", because(scope));
-        if (here != null) {
-            model.addAttribute("findings", shown(plan, plan.doubts(here.room())));
-            model.addAttribute(
-                    "sound",
-                    here == Stage.VARIETIES
-                            ? List.of()
-                            : shown(
-                                    plan,
-                                    plan.findings(here.room()).stream()
-                                            .filter(Finding::isSound)
-                                            .toList()));
+    public PlanView plan(Scope scope) {
+        PlanView plan = new PlanView(plans.open(scope));
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request != null) {
+            request.setAttribute(StampedForms.SHOWN, plan.revision(), RequestAttributes.SCOPE_REQUEST);
         }
         return plan;
     }
 
-    private Because because(Scope scope) {
-        OrchardMapper.ChangeSet last =
-                orchards.sets(scope, 1).stream().findFirst().orElse(null);
+    /** Opens the page of a stage, or one that belongs to none. */
+    public PlanView open(Model model, Scope scope, StagePage here) {
+        PlanView plan = plan(scope);
+        model.addAttribute("plan", plan);
+        model.addAttribute("orchard", plan.head());
+        model.addAttribute("site", plan.site());
+        model.addAttribute("base", "/orchards/" + scope.orchard());
+        model.addAttribute("here", here);
+        model.addAttribute("mayPlan", plan.head().role().may(Right.PLAN));
+        model.addAttribute("mayRecord", plan.head().role().may(Right.RECORD));
+        line(model, plan, here);
+        model.addAttribute("synthetic", plan.synthetic() && ON_WINTERS.contains(here));
+        model.addAttribute("because", because(scope, plan));
+        model.addAttribute("turns", turns(scope));
+        if (here != null) {
+            model.addAttribute("findings", shown(plan, plan.doubts(here.room())));
+            model.addAttribute(
+                    "sound",
+                    here == StagePage.VARIETIES
+                            ? List.of()
+                            : shown(plan, plan.judged(here.room()).sound()));
+            model.addAttribute(
+                    "soundCount",
+                    here == StagePage.VARIETIES
+                            ? 0
+                            : plan.judged(here.room()).sound().size());
+        }
+        return plan;
+    }
+
+    private static void line(Model model, PlanView plan, StagePage here) {
+        List<StagePage.Peg> line = new ArrayList<>();
+        int stops = 0;
+        int doubtful = 0;
+        for (Stage stage : plan.evaluation().stages()) {
+            line.add(StagePage.of(stage.room()).peg(stage, here));
+            if (stage.begun()) {
+                stops += stage.judged().count(Standing.STOP);
+                doubtful += stage.judged().count(Standing.DOUBTFUL);
+            }
+        }
+        model.addAttribute("line", line);
+        model.addAttribute("stops", stops);
+        model.addAttribute("doubtful", doubtful);
+    }
+
+    private Because because(Scope scope, PlanView plan) {
+        ChangeSet last = journal.sets(scope, 1, 0).stream().findFirst().orElse(null);
         if (last == null || last.seen()) {
             return null;
         }
-        List<OrchardMapper.Moved> moved = orchards.moved(scope, last.id());
+        List<MovedLine> moved = MovedLine.all(journal.moved(scope, List.of(last.id())), plan);
         return moved.isEmpty() ? null : new Because(last.id(), last.cause(), moved);
     }
 
-    public List<Shown> shown(Reckoning plan, List<Finding> findings) {
-        Acts acts = new Acts(plan);
+    private Turns turns(Scope scope) {
+        ChangeSet last = journal.lastOwn(scope);
+        Optional<ChangeSet> undone = edits.lastUndoing(scope);
+        return new Turns(
+                last == null ? null : last.cause(), undone.map(Edits::cause).orElse(null));
+    }
+
+    public List<Shown> shown(PlanView plan, List<Finding> findings) {
+        Buttons buttons = new Buttons(plan);
         return findings.stream()
                 .limit(SHOWN)
-                .map(finding -> new Shown(finding, acts.of(finding)))
+                .map(finding -> new Shown(finding, buttons.of(finding)))
                 .toList();
     }
 
-    /** Those of a room about one subject, not sound, then those about the rest. */
-    public List<Shown> about(Reckoning plan, String room, String subject) {
+    /** Those of a room about one subject that are not sound. */
+    public List<Shown> about(PlanView plan, Room room, Subject subject) {
         return shown(
                 plan,
-                plan.doubts(room).stream()
-                        .filter(finding -> finding.subject().equals(subject))
+                plan.judged(room).about(subject).stream()
+                        .filter(finding -> !finding.isSound())
                         .toList());
-    }
-
-    public Acts acts(Reckoning plan) {
-        return new Acts(plan);
-    }
-
-    /** The tree asked for, or the first, or null when there are none. */
-    public TreeView tree(Reckoning plan, String id) {
-        if (id == null || id.isBlank()) {
-            return plan.trees().stream()
-                    .filter(TreeView::toPlant)
-                    .findFirst()
-                    .or(() -> plan.trees().stream().findFirst())
-                    .orElse(null);
-        }
-        TreeView found = plan.tree(id);
-        if (found == null) {
-            throw new NotFound();
-        }
-        return found;
     }
 }

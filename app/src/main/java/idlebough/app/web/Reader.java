@@ -14,6 +14,9 @@ import java.util.Locale;
 
 /** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
 public record Reader(String accountId, String name, Display display) {
+    /** The attribute of a request that holds the display of whoever reads the answer. */
+    static final String SHOWN_IN = "idlebough.display";
+
     public String of(Amount amount) {
         return display.text(amount.value(), amount.quantity());
     }
@@ -73,11 +76,6 @@ public record Reader(String accountId, String name, Display display) {
         return points[(int) Math.round(bearing / 22.5) % 16];
     }
 
-    /** The last part of the address of a room's page. */
-    public String page(String room) {
-        return Stage.ofRoom(room).path();
-    }
-
     /** What a station measured beside the temperature, value in the element's own unit. */
     public String element(Element element, double value) {
         return switch (element) {
@@ -104,5 +102,10 @@ public record Reader(String accountId, String name, Display display) {
     /** A coordinate for a drawing: two decimals, a point. */
     public String xy(double value) {
         return String.format(Locale.ROOT, "%.2f", value);
+    }
+
+    /** A line of what moved. */
+    public String of(MovedLine line) {
+        return line.words(display);
     }
 }

@@ -1,12 +1,16 @@
 package idlebough.app.web;
 
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
+import idlebough.app.store.LostRace;
+import idlebough.app.store.NotAllowed;
+import idlebough.app.store.NotFound;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.slf4j.MDC;
@@ -44,7 +48,7 @@ public class Troubles {
         MissingServletRequestParameterException.class,
         MissingServletRequestPartException.class,
         MultipartException.class,
-        IllegalArgumentException.class
+        BadInput.class
     })
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String incomplete(Model model, Exception trouble) {
@@ -55,13 +59,30 @@ public class Troubles {
                 "Go back, look at the form once more and send it again; nothing was changed.");
     }
 
+    /** The second to save sees both values and decides; nothing was overwritten. */
     @ExceptionHandler(LostRace.class)
     @ResponseStatus(HttpStatus.CONFLICT)
-    String raced(Model model) {
+    String raced(Model model, LostRace race, HttpServletRequest request) {
+        Display display = request.getAttribute(Reader.SHOWN_IN) instanceof Display shown
+                ? shown
+                : new Display(UnitSystem.METRIC, Locale.UK);
+        model.addAttribute("lines", Conflicts.lines(race, display));
+        model.addAttribute("again", Conflicts.again(race, request));
+        model.addAttribute("action", request.getRequestURI());
         return say(
                 model,
                 "Someone else changed this meanwhile.",
-                "Nothing was overwritten. Go back, load the page again and look at what stands there now.");
+                "Nothing was overwritten. Both values stand below.");
+    }
+
+    @ExceptionHandler(NotAllowed.class)
+    @ResponseStatus(HttpStatus.FORBIDDEN)
+    String notAllowed(Model model, NotAllowed refused) {
+        return say(
+                model,
+                "You may not change this.",
+                "You are a " + refused.role().word()
+                        + " of this orchard; its owner decides who may do what. Nothing was changed.");
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
@@ -85,12 +106,12 @@ public class Troubles {
     @ExceptionHandler(Exception.class)
     @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
     String failed(Model model, Exception trouble) {
-        LOG.error("Request failed", trouble);
+        LOG.error("Incident", trouble);
         return say(
                 model,
                 "This went wrong on our side.",
-                "What you had saved before is safe. Go back and try once more; the server's log has the details under request "
-                        + MDC.get("request") + ".");
+                "What you had saved before is safe. Go back and try once more; the server's log has the details under"
+                        + " incident " + MDC.get("incident") + ".");
     }
 
     private static String say(Model model, String what, String then) {
@@ -106,13 +127,13 @@ public class Troubles {
         @Override
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
-            MDC.put(
-                    "request",
-                    Long.toString(System.nanoTime() & 0xffffffL, 36) + " " + request.getMethod() + " "
-                            + request.getRequestURI());
+            String incident = Long.toString(System.nanoTime() & 0xffffffL, 36);
+            MDC.put("incident", incident);
+            MDC.put("request", incident + " " + request.getMethod() + " " + request.getRequestURI());
             try {
                 chain.doFilter(request, response);
             } finally {
+                MDC.remove("incident");
                 MDC.remove("request");
             }
         }

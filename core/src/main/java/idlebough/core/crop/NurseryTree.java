@@ -1,5 +1,7 @@
 package idlebough.core.crop;
 
+import java.util.Optional;
+
 import idlebough.core.measure.Solids;
 
 /**
@@ -14,6 +16,15 @@ public record NurseryTree(Form form, double ballDiameter, double ballHeight, Dou
     /** Assumed until the tree is measured, m: most are budded 10 to 15 cm above the flare (project choice). */
     public static final double USUAL_UNION = 0.12;
 
+    /** A 25-litre pot, m (common practice). */
+    private static final double POT_WIDE = 0.385;
+
+    private static final double POT_DEEP = 0.305;
+    /** Roots of a bare-root tree, m (common practice). */
+    private static final double ROOTS_WIDE = 0.45;
+
+    private static final double ROOTS_LONG = 0.25;
+    private static final double USUAL_STEM = 0.02;
     private static final double POT_TAPER = 0.85;
     private static final double POT_FILLED = 0.93;
     private static final double MIX_DENSITY = 0.9;
@@ -40,5 +51,14 @@ public record NurseryTree(Form form, double ballDiameter, double ballHeight, Dou
             case CONTAINER -> litres() * MIX_DENSITY + 2;
             case FIELD -> litres() * SOIL_DENSITY + 3;
         };
+    }
+
+    /** A tree as it is usually bought: evergreens and own-rooted trees in a 25-litre pot, the others bare-root. */
+    public static NurseryTree usual(Variety variety, Optional<Rootstock> stock) {
+        boolean pot = variety.crop().evergreen()
+                || stock.map(Rootstock::ownRooted).orElse(false);
+        return pot
+                ? new NurseryTree(Form.CONTAINER, POT_WIDE, POT_DEEP, null, USUAL_STEM)
+                : new NurseryTree(Form.BARE, ROOTS_WIDE, ROOTS_LONG, null, USUAL_STEM);
     }
 }

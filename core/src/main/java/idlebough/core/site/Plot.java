@@ -2,9 +2,12 @@ package idlebough.core.site;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.algorithm.RayCrossingCounter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
 
@@ -15,11 +18,12 @@ public final class Plot {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final double ODD = 2.8;
     private final List<Point> corners;
+    private final Coordinate[] ring;
     private final Polygon polygon;
 
     private Plot(List<Point> corners) {
         this.corners = List.copyOf(corners);
-        Coordinate[] ring = Stream.concat(corners.stream(), corners.stream().limit(1))
+        ring = Stream.concat(corners.stream(), corners.stream().limit(1))
                 .map(corner -> new Coordinate(corner.x(), corner.y()))
                 .toArray(Coordinate[]::new);
         this.polygon = GEOMETRY.createPolygon(ring);
@@ -99,12 +103,17 @@ public final class Plot {
     }
 
     public boolean holds(Point point) {
-        return polygon.intersects(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
+        return RayCrossingCounter.locatePointInRing(Shapes.coordinate(point), ring) != Location.EXTERIOR;
     }
 
     /** Distance to the nearest boundary line, m, from inside or outside. */
     public double distanceToBoundary(Point point) {
-        return polygon.getExteriorRing().distance(GEOMETRY.createPoint(new Coordinate(point.x(), point.y())));
+        Coordinate at = Shapes.coordinate(point);
+        double nearest = Double.POSITIVE_INFINITY;
+        for (int i = 0; i + 1 < ring.length; i++) {
+            nearest = Math.min(nearest, Distance.pointToSegment(at, ring[i], ring[i + 1]));
+        }
+        return nearest;
     }
 
     public double west() {
@@ -140,5 +149,16 @@ public final class Plot {
             }
         }
         return bearing;
+    }
+
+    /** Plots are equal when their corners are. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Plot plot && plot.corners.equals(corners);
+    }
+
+    @Override
+    public int hashCode() {
+        return corners.hashCode();
     }
 }

@@ -1,5 +1,10 @@
 package idlebough.core.site;
 
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Certainty;
+import idlebough.core.judge.Source;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.util.Comparator;
 import java.util.List;
 
@@ -26,7 +31,7 @@ public record SoilPit(
         List<DrainageTest> tests,
         Profile profile) {
 
-    /** Colours that say how much air a soil has had (practice section 2). */
+    /** Colours that say how much air a soil has had (common practice). */
     public enum Colour {
         DARK("dark brown or black", true),
         BROWN("brown", true),
@@ -130,7 +135,7 @@ public record SoilPit(
         return test == null ? null : test.rate();
     }
 
-    /** Depth that roots can use, m: to the pan, to wet ground, or 0.9 m (water.md 4.2, year 4 and on). */
+    /** Depth that roots can use, m: to the pan, to wet ground, or 0.9 m (common practice, from the fourth year on). */
     public double rootable() {
         double depth = 0.9;
         depth = pan == null ? depth : Math.min(depth, pan);
@@ -153,5 +158,23 @@ public record SoilPit(
             last = layer.texture();
         }
         return held + Math.max(0, depth - from) * last.traits().waterHeld();
+    }
+
+    /** How {@link #waterHeld} comes about. */
+    public Working heldWorking() {
+        Working.Builder working = Working.of("How {} comes about", Amount.of(waterHeld() / 1000, Quantity.RAIN))
+                .step("Roots can use {}: to a pan, to wet ground, or 0.9 m", Amount.cm(rootable()))
+                .step(
+                        "topsoil, {}: {} in each metre",
+                        texture.label(),
+                        Amount.of(texture.traits().waterHeld() / 1000, Quantity.RAIN));
+        profile.layers()
+                .forEach(layer -> working.step(
+                        "to {}, {}: {} in each metre",
+                        Amount.cm(layer.bottom()),
+                        layer.texture().label(),
+                        Amount.of(layer.texture().traits().waterHeld() / 1000, Quantity.RAIN)));
+        return working.sensitive("Most sensitive to the depth that roots can use.")
+                .from(Source.published("Saxton & Rawls 2006, SSSAJ 70:1569", Certainty.SURE));
     }
 }

@@ -31,10 +31,10 @@ public final class Stations {
      * @param paired how many of them by a measured difference; the rest by the offset alone
      * @param minima and maxima: mean difference over those, K; NaN when there are none
      */
-    public record Lent(String name, int days, int paired, double minima, double maxima) {}
+    public record Borrowed(String name, int days, int paired, double minima, double maxima) {}
 
-    /** @param lent by the second station and those after it, in their order */
-    public record Joined(StationRecord record, List<Lent> lent) {}
+    /** @param borrowed by the second station and those after it, in their order */
+    public record Joined(StationRecord record, List<Borrowed> borrowed) {}
 
     /** @param stations the first goes first */
     public static Joined join(List<Placed> stations) {
@@ -45,14 +45,14 @@ public final class Stations {
         Map<LocalDate, DailyExtremes> days = new TreeMap<>();
         base.days().forEach(day -> days.put(day.date(), day));
         Map<LocalDate, double[]> hours = new HashMap<>(base.hours());
-        List<Lent> lent = new ArrayList<>();
+        List<Borrowed> borrowed = new ArrayList<>();
         for (Placed station : stations.subList(1, stations.size())) {
-            lent.add(lend(station, base, days));
+            borrowed.add(borrow(station, base, days));
         }
-        return new Joined(new StationRecord(days.values(), hours), List.copyOf(lent));
+        return new Joined(new StationRecord(days.values(), hours), List.copyOf(borrowed));
     }
 
-    private static Lent lend(Placed station, StationRecord base, Map<LocalDate, DailyExtremes> days) {
+    private static Borrowed borrow(Placed station, StationRecord base, Map<LocalDate, DailyExtremes> days) {
         Difference[] months = new Difference[12];
         for (DailyExtremes day : station.days().days()) {
             DailyExtremes other = base.on(day.date());
@@ -85,7 +85,7 @@ public final class Stations {
                 maxima += high;
             }
         }
-        return new Lent(
+        return new Borrowed(
                 station.name(),
                 given,
                 paired,

@@ -53,7 +53,7 @@ public record Winter(
                         season.last(year));
         if (missingDays + neighbourDays > 0) {
             steps.step(
-                    "{} days bridged by straight lines, {} lent by another station",
+                    "{} days bridged by straight lines, {} borrowed from another station",
                     Amount.count(missingDays),
                     Amount.count(neighbourDays));
         }

@@ -165,10 +165,10 @@ class HoursTest {
         assertThat(filled.minimum()).isCloseTo(truth.minimum(), within(1e-9));
         assertThat(filled.maximum()).isCloseTo(truth.maximum(), within(1e-9));
         assertThat(filled.origin()).isEqualTo(DailyExtremes.Origin.NEIGHBOUR);
-        assertThat(joined.lent()).singleElement().satisfies(lent -> {
-            assertThat(lent.days()).isEqualTo(10);
-            assertThat(lent.paired()).isEqualTo(10);
-            assertThat(lent.minima()).isCloseTo(2, within(1e-9));
+        assertThat(joined.borrowed()).singleElement().satisfies(borrowed -> {
+            assertThat(borrowed.days()).isEqualTo(10);
+            assertThat(borrowed.paired()).isEqualTo(10);
+            assertThat(borrowed.minima()).isCloseTo(2, within(1e-9));
         });
         Winter winter = WinterLedger.of(joined.record(), 45).winters().stream()
                 .filter(w -> w.year() == 2008)
@@ -182,7 +182,7 @@ class HoursTest {
                 new Stations.Placed("there", there, 0.5)));
         assertThat(apart.record().on(LocalDate.of(2007, 1, 1)).minimum())
                 .isCloseTo(there.on(LocalDate.of(2007, 1, 1)).minimum() + 0.5, within(1e-9));
-        assertThat(apart.lent().get(0).paired()).isZero();
+        assertThat(apart.borrowed().get(0).paired()).isZero();
         assertThat(apart.record().on(all.get(0).date()).minimum())
                 .isCloseTo(all.get(0).minimum() + 1, within(1e-9));
     }

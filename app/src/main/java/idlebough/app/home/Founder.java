@@ -1,0 +1,64 @@
+package idlebough.app.home;
+
+import idlebough.app.store.Ids;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.Scope;
+import idlebough.app.store.SettingsRow;
+import idlebough.app.store.SiteRow;
+import idlebough.app.store.Founding;
+import idlebough.core.crop.ChillModel;
+import idlebough.core.layout.RowFill;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Founds an orchard with an empty site and a plan for the next planting season. */
+@Service
+public class Founder {
+    /** Dormant season: the coming March in the north, August in the south. */
+    private static final int NORTH = 3;
+
+    private static final int SOUTH = 8;
+    private static final int MIDDLE_OF_MONTH = 15;
+    private static final int NOTICE_DAYS = 14;
+    private static final double MARGIN = 3;
+    private static final double ALLEY = 2;
+    private final Founding founding;
+    private final Clock clock;
+
+    Founder(Founding founding, Clock clock) {
+        this.founding = founding;
+        this.clock = clock;
+    }
+
+    /**
+     * @param zone of the IANA list
+     * @return its id
+     */
+    @Transactional
+    public String found(String account, String name, double latitude, String zone) {
+        String id = Ids.next();
+        LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(zone)));
+        LocalDate planting = LocalDate.of(today.getYear(), latitude < 0 ? SOUTH : NORTH, MIDDLE_OF_MONTH);
+        boolean late = planting.isBefore(today.plusDays(NOTICE_DAYS));
+        founding.found(
+                new Scope(id, account),
+                name,
+                zone,
+                new SiteRow(
+                        RowKey.fresh(id),
+                        new SiteRow.Where(latitude, null, null, 0, null),
+                        new SiteRow.Fall(null, null),
+                        new SiteRow.Winds(null, null),
+                        new SiteRow.Boundary("", null),
+                        new SiteRow.Animals(0, 0, 0, 0, 0)),
+                new SettingsRow(
+                        RowKey.fresh(id),
+                        late ? planting.plusYears(1) : planting,
+                        ChillModel.PORTIONS,
+                        new SettingsRow.RowsOfTrees(RowFill.Pattern.TRIANGLE, MARGIN, ALLEY, null)));
+        return id;
+    }
+}

@@ -1,0 +1,59 @@
+package idlebough.app.home;
+
+import idlebough.app.store.OrchardMapper;
+import idlebough.app.web.Fields;
+import idlebough.app.web.Reader;
+import idlebough.core.measure.Quantity;
+import java.time.ZoneId;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The list of orchards, and a new one. */
+@Controller
+public class OrchardController {
+    private final OrchardMapper orchards;
+    private final Founder founder;
+
+    OrchardController(OrchardMapper orchards, Founder founder) {
+        this.orchards = orchards;
+        this.founder = founder;
+    }
+
+    @GetMapping("/")
+    String list(Reader reader, Model model) {
+        model.addAttribute("orchards", orchards.mine(reader.accountId()));
+        model.addAttribute(
+                "fields",
+                Fields.blank(reader.display())
+                        .put("timeZone", ZoneId.systemDefault().getId()));
+        return "home/orchards";
+    }
+
+    @PostMapping("/orchards")
+    String create(Reader reader, Model model, @RequestParam Map<String, String> typed) {
+        Fields fields = new Fields(typed, reader.display());
+        String name = fields.words("name", 120);
+        double latitude = fields.required("latitude", Quantity.DEGREES, -66, 66);
+        String zone = zone(fields);
+        if (fields.wrong()) {
+            model.addAttribute("orchards", orchards.mine(reader.accountId()));
+            model.addAttribute("fields", fields);
+            return "home/orchards";
+        }
+        return "redirect:/orchards/" + founder.found(reader.accountId(), name, latitude, zone) + "/site/edit";
+    }
+
+    static String zone(Fields fields) {
+        String zone = fields.value("timeZone").strip();
+        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
+            fields.complain(
+                    "timeZone",
+                    "“" + zone + "” is not a time zone of the IANA list; write it like Europe/Lisbon or UTC.");
+        }
+        return zone;
+    }
+}

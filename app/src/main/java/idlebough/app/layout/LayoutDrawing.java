@@ -1,0 +1,101 @@
+package idlebough.app.layout;
+
+import idlebough.app.web.PlanView;
+import idlebough.app.web.Sheet;
+import idlebough.app.web.Svg;
+import idlebough.app.web.TreeView;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Standing;
+import idlebough.core.layout.BaseLine;
+import idlebough.core.layout.PlannedTree;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.site.Point;
+import idlebough.core.site.Stand;
+import java.util.List;
+
+/**
+ * The plan with every tree, ready for the page: attributes of SVG, page units.
+ *
+ * @param tapes path of the two tapes to the picked tree; null without one
+ * @param ends the two ends of the base line
+ */
+public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
+    /** Narrower crowns have no inner hachure, page units. */
+    private static final double NARROW = 6;
+
+    private static final double HACHURE = 3;
+    private static final double RING = 4;
+
+    /**
+     * One tree.
+     *
+     * @param at transform of its place
+     * @param full, now, hachure and ring: radii
+     * @param standing sound, doubtful or stop
+     * @param kind of fruit, for the hachure
+     */
+    public record Crown(
+            Stand stand,
+            String at,
+            String full,
+            String now,
+            String hachure,
+            String ring,
+            Standing standing,
+            boolean here) {
+        public String words() {
+            return stand.title() + ", " + standing.word();
+        }
+
+        public String kind() {
+            return stand.crop().kind().name();
+        }
+    }
+
+    /** One end of the base line. */
+    public record End(String name, String peg, String textAt) {}
+
+    static LayoutDrawing of(PlanView plan, Sheet sheet, TreeView picked, int year) {
+        Evaluation evaluation = plan.evaluation();
+        Findings judged = plan.judged(Room.LAYOUT);
+        List<Crown> crowns = evaluation.stands().stream()
+                .map(stand -> {
+                    PlannedTree tree = evaluation.layout().tree(stand.id());
+                    double now = sheet.size(tree.crown(year)) / 2;
+                    return new Crown(
+                            stand,
+                            Svg.translate(sheet.x(stand.place().x()), sheet.y(stand.place().y())),
+                            Svg.number(sheet.size(tree.size().spread()) / 2),
+                            Svg.number(now),
+                            Svg.number(now > NARROW ? now - HACHURE : now),
+                            Svg.number(now + RING),
+                            judged.worst(stand.subject()),
+                            picked != null && stand.id().equals(picked.id()));
+                })
+                .toList();
+        BaseLine base = BaseLine.of(plan.plot());
+        return new LayoutDrawing(
+                crowns,
+                picked == null ? null : tapes(base, picked.planned().place(), sheet),
+                List.of(end("P", base.p(), sheet), end("Q", base.q(), sheet)));
+    }
+
+    private static String tapes(BaseLine base, Point to, Sheet sheet) {
+        return Svg.path(
+                "M# #L# #L# #",
+                sheet.x(base.p().x()),
+                sheet.y(base.p().y()),
+                sheet.x(to.x()),
+                sheet.y(to.y()),
+                sheet.x(base.q().x()),
+                sheet.y(base.q().y()));
+    }
+
+    private static End end(String name, Point at, Sheet sheet) {
+        return new End(
+                name,
+                Svg.path("M# #l8 15h-16z", sheet.x(at.x()), sheet.y(at.y()) - 10),
+                Svg.translate(sheet.x(at.x()) + 6, sheet.y(at.y()) + 22));
+    }
+}

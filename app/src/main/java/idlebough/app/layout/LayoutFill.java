@@ -1,0 +1,127 @@
+package idlebough.app.layout;
+
+import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.Edit;
+import idlebough.app.store.PegRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.SettingsRow;
+import idlebough.app.store.TreeRow;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.crop.Variety;
+import idlebough.core.layout.PlannedTree;
+import idlebough.core.layout.PlotFill;
+import idlebough.core.layout.RowFill;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.site.Tree;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Takes away the trees still only planned and places the chosen ones anew, as edits of one change. */
+public final class LayoutFill {
+    private final Plan plan;
+    private final PlotFill fill;
+
+    private LayoutFill(Plan plan, PlotFill fill) {
+        this.plan = plan;
+        this.fill = fill;
+    }
+
+    /** @param plan with a boundary */
+    public static LayoutFill of(Plan plan, PlotFill.Wish wish) {
+        Evaluation evaluation = plan.evaluation();
+        List<PlannedTree> standing = evaluation.stands().stream()
+                .filter(stand -> stand.tree().life().state() != Tree.State.PLANNED)
+                .map(stand -> evaluation.layout().tree(stand.id()))
+                .toList();
+        return new LayoutFill(
+                plan,
+                PlotFill.of(
+                        evaluation.site().plot().orElseThrow(),
+                        wish,
+                        evaluation.varieties().choices(),
+                        evaluation.rootstocks(),
+                        standing,
+                        evaluation.site().terrain().features()));
+    }
+
+    public static PlotFill.Wish wish(SettingsRow.RowsOfTrees rows) {
+        return new PlotFill.Wish(rows.pattern(), rows.margin(), rows.alley(), Optional.ofNullable(rows.bearing()));
+    }
+
+    public int placed() {
+        return fill.placed().size();
+    }
+
+    /** How many found no place. */
+    public int left() {
+        return fill.wanted() - fill.placed().size();
+    }
+
+    /** @param base the revision from which the page was made */
+    public List<Edit> edits(long base) {
+        List<Edit> edits = new ArrayList<>();
+        Set<String> freed = new HashSet<>();
+        for (TreeRow tree : plan.rows().trees()) {
+            if (tree.life().state() == Tree.State.PLANNED) {
+                edits.add(Edit.remove(tree, base));
+                freed.add(tree.pegId());
+            }
+        }
+        Set<String> used = new HashSet<>();
+        for (PegRow peg : plan.rows().pegs()) {
+            if (freed.contains(peg.id())) {
+                edits.add(Edit.remove(peg, base));
+            } else {
+                used.add(peg.label());
+            }
+        }
+        int next = 0;
+        for (PlotFill.Placed placed : fill.placed()) {
+            RowFill.Place place = placed.place();
+            String label = RowFill.label(place.row(), place.place());
+            while (!used.add(label)) {
+                label = "N" + ++next;
+            }
+            PegRow peg = new PegRow(
+                    RowKey.fresh(plan.head().id()), label, place.at().x(), place.at().y());
+            edits.add(Edit.add(peg));
+            ChoiceRow choice = plan.rows().choice(placed.choice().id()).orElseThrow();
+            edits.add(Edit.add(planned(plan, peg, choice)));
+        }
+        return edits;
+    }
+
+    /** A tree of a choice as it is usually bought. */
+    public static TreeRow planned(Plan plan, PegRow peg, ChoiceRow choice) {
+        Variety variety = plan.evaluation().varieties().catalogue().variety(choice.varietyKey());
+        NurseryTree usual = NurseryTree.usual(
+                variety,
+                Optional.ofNullable(choice.rootstockKey())
+                        .flatMap(plan.evaluation().varieties().catalogue()::findRootstock));
+        return new TreeRow(
+                RowKey.fresh(plan.head().id()),
+                peg.id(),
+                choice.id(),
+                new TreeRow.What(choice.varietyKey(), choice.rootstockKey()),
+                new TreeRow.Nursery(
+                        usual.form(), usual.ballDiameter(), usual.ballHeight(), usual.unionAboveFlare(), usual.stem()),
+                null,
+                new TreeRow.Life(Tree.State.PLANNED, null));
+    }
+
+    /** The settings of the rows as an edit. */
+    public static Edit settings(SettingsRow row, long base, PlotFill.Wish wish) {
+        Map<String, Object> fields = new LinkedHashMap<>();
+        fields.put("pattern", wish.pattern());
+        fields.put("margin", wish.margin());
+        fields.put("alley", wish.alley());
+        fields.put("bearing", wish.bearing().orElse(null));
+        return Edit.change(row, base, fields);
+    }
+}

@@ -1,4 +1,0 @@
-package idlebough.app.plan;
-
-/** Whose eyes see which orchard: every statement on an orchard's data takes one and joins membership by it. */
-public record Scope(String orchard, String account) {}

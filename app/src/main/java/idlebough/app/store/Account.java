@@ -1,0 +1,13 @@
+package idlebough.app.store;
+
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
+import java.util.Locale;
+
+/** Somebody who signs in, and how they read figures. */
+public record Account(
+        String id, String signIn, String name, String passwordHash, UnitSystem units, String locale, int version) {
+    public Display display() {
+        return new Display(units, Locale.forLanguageTag(locale));
+    }
+}

@@ -1,0 +1,22 @@
+package idlebough.app.store;
+
+import idlebough.core.measure.UnitSystem;
+import java.time.Instant;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+/** SQL of accounts; the only statements that are not scoped by membership, each of them by the account itself. */
+@Mapper
+public interface AccountMapper {
+    Account bySignIn(@Param("signIn") String signIn);
+
+    Account byId(@Param("id") String id);
+
+    void insert(@Param("account") Account account, @Param("at") Instant at);
+
+    int update(
+            @Param("id") String id,
+            @Param("name") String name,
+            @Param("units") UnitSystem units,
+            @Param("locale") String locale);
+}

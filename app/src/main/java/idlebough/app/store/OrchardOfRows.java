@@ -1,0 +1,144 @@
+package idlebough.app.store;
+
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.judge.Ways;
+import idlebough.core.orchard.Orchard;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.planting.Unions;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
+import idlebough.core.site.Site;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Tree;
+import idlebough.core.variety.BloomSeen;
+import idlebough.core.variety.Choice;
+import idlebough.core.winter.Weather;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Stored rows as the core's inputs. */
+public final class OrchardOfRows {
+    private OrchardOfRows() {}
+
+    public static Orchard of(Rows rows, Weather weather) {
+        return new Orchard(
+                site(rows),
+                weather,
+                catalogue(rows),
+                rows.choices().stream().map(OrchardOfRows::choice).toList(),
+                trees(rows),
+                ways(rows.ways()),
+                new Orchard.Settings(rows.settings().plantingDate(), rows.settings().chillModel()),
+                observations(rows));
+    }
+
+    private static Site site(Rows rows) {
+        SiteRow row = rows.site();
+        String corners = row.boundary().corners();
+        SiteRow.Fall fall = row.fall();
+        return new Site(
+                new Site.Location(row.where().latitude(), row.where().rotation()),
+                new Site.Winds(
+                        Optional.ofNullable(row.winds().prevailingWind()),
+                        Optional.ofNullable(row.winds().stormWind())),
+                corners.isBlank() ? Optional.empty() : Optional.of(Plot.of(SiteText.points(corners))),
+                fall.slope() == null || fall.aspect() == null
+                        ? Optional.empty()
+                        : Optional.of(new Site.Fall(fall.slope(), fall.aspect())),
+                rows.features().stream().map(FeatureRow::feature).toList(),
+                rows.pits().stream()
+                        .map(pit -> pit(pit, rows.testsOf(pit.id())))
+                        .toList());
+    }
+
+    /** A stored pit with its tests. */
+    public static SoilPit pit(PitRow row, List<TestRow> tests) {
+        return new SoilPit(
+                row.id(),
+                row.label(),
+                new Point(row.place().x(), row.place().y()),
+                row.soil().texture(),
+                row.soil().topsoil(),
+                row.soil().pan(),
+                row.chemistry().ph(),
+                tests.stream().map(TestRow::test).toList(),
+                new SoilPit.Profile(
+                        SiteText.layers(row.soil().layers()),
+                        row.water().mottles(),
+                        row.water().waterAt(),
+                        row.chemistry().salt(),
+                        row.chemistry().organic(),
+                        row.chemistry().fizzes(),
+                        row.before().beforeKind(),
+                        row.before().yearsSince(),
+                        row.before().died(),
+                        row.seen().bottom(),
+                        row.seen().worms()));
+    }
+
+    private static Catalogue catalogue(Rows rows) {
+        Map<String, Double> own = new HashMap<>();
+        rows.ownFigures().forEach(figure -> own.put(figure.varietyKey(), figure.chillNeed()));
+        return Catalogue.withChill(own);
+    }
+
+    private static Choice choice(ChoiceRow row) {
+        return new Choice(row.id(), row.varietyKey(), Optional.ofNullable(row.rootstockKey()), row.wanted());
+    }
+
+    /** Trees that have a peg, in the order of the pegs. */
+    private static List<Tree> trees(Rows rows) {
+        Map<String, List<TreeRow>> byPeg = new HashMap<>();
+        rows.trees().forEach(tree -> byPeg.computeIfAbsent(tree.pegId(), peg -> new ArrayList<>())
+                .add(tree));
+        List<Tree> trees = new ArrayList<>();
+        for (PegRow peg : rows.pegs()) {
+            byPeg.getOrDefault(peg.id(), List.of()).forEach(tree -> trees.add(tree(tree, peg)));
+        }
+        return trees;
+    }
+
+    private static Tree tree(TreeRow row, PegRow peg) {
+        TreeRow.Nursery nursery = row.nursery();
+        return new Tree(
+                row.id(),
+                peg.label(),
+                new Point(peg.x(), peg.y()),
+                new Tree.Kind(row.what().varietyKey(), Optional.ofNullable(row.what().rootstockKey())),
+                new NurseryTree(
+                        nursery.form(),
+                        nursery.ballDiameter(),
+                        nursery.ballHeight(),
+                        nursery.unionAboveFlare(),
+                        nursery.stem()),
+                row.footing() == null ? Footing.GRADE : row.footing(),
+                new Tree.Life(row.life().state(), Optional.ofNullable(row.life().plantedOn())),
+                Optional.ofNullable(row.choiceId()));
+    }
+
+    private static Ways ways(List<WayRow> rows) {
+        Map<String, String> ofOrchard = new HashMap<>();
+        Map<String, Map<String, String>> ofTrees = new HashMap<>();
+        for (WayRow row : rows) {
+            (row.treeId() == null ? ofOrchard : ofTrees.computeIfAbsent(row.treeId(), tree -> new HashMap<>()))
+                    .put(row.wayKey(), row.choice());
+        }
+        return new Ways(ofOrchard, ofTrees);
+    }
+
+    private static Orchard.Observations observations(Rows rows) {
+        return new Orchard.Observations(
+                rows.blooms().stream()
+                        .map(bloom -> new BloomSeen(bloom.varietyKey(), bloom.seenOn()))
+                        .toList(),
+                new Unions(rows.measures().stream()
+                        .map(m -> new UnionMeasure(m.treeId(), m.measuredOn(), m.height(), m.kind()))
+                        .toList()),
+                rows.notes().size());
+    }
+}

@@ -1,0 +1,18 @@
+package idlebough.app.store;
+
+import idlebough.core.crop.ChillModel;
+import idlebough.core.layout.RowFill;
+import java.time.LocalDate;
+
+/** What the plan as a whole is set to: above all its planting date. */
+public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillModel, RowsOfTrees rows)
+        implements Row {
+
+    /**
+     * How a plot is filled.
+     *
+     * @param margin and alley: m
+     * @param bearing of the rows, degrees; null for the longest side's
+     */
+    public record RowsOfTrees(RowFill.Pattern pattern, double margin, double alley, Double bearing) {}
+}

@@ -1,0 +1,30 @@
+package idlebough.app.store;
+
+import idlebough.core.crop.Form;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Tree;
+import java.time.LocalDate;
+
+/**
+ * A tree, planned or standing, at a peg.
+ *
+ * @param choiceId null for a tree that was there before
+ */
+public record TreeRow(
+        RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life)
+        implements Row {
+
+    /** @param rootstockKey null while none is chosen */
+    public record What(String varietyKey, String rootstockKey) {}
+
+    /**
+     * As it comes, m.
+     *
+     * @param unionAboveFlare null while not measured
+     */
+    public record Nursery(
+            Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {}
+
+    /** @param plantedOn null while it is not in the ground */
+    public record Life(Tree.State state, LocalDate plantedOn) {}
+}

@@ -1,0 +1,111 @@
+package idlebough.app.web;
+
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Standing;
+
+/** The pages of the ten stages, in the order of the work. */
+public enum StagePage {
+    SITE(Room.SITE, "site", "Site"),
+    WINTERS(Room.WINTER, "winters", "Winters"),
+    VARIETIES(Room.VARIETY, "varieties", "Varieties"),
+    PARTNERS(Room.POLLINATION, "partners", "Partners"),
+    ROOTSTOCKS(Room.ROOTSTOCK, "rootstocks", "Rootstocks"),
+    LAYOUT(Room.LAYOUT, "layout", "Layout"),
+    WATER(Room.IRRIGATION, "water", "Water"),
+    PLANTING(Room.PLANTING, "planting", "Planting"),
+    ALMANAC(Room.ALMANAC, "almanac", "Almanac"),
+    DAYBOOK(Room.DAYBOOK, "daybook", "Daybook");
+
+    private final Room room;
+    private final String path;
+    private final String title;
+
+    StagePage(Room room, String path, String title) {
+        this.room = room;
+        this.path = path;
+        this.title = title;
+    }
+
+    public Room room() {
+        return room;
+    }
+
+    /** The last part of its address. */
+    public String path() {
+        return path;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public static StagePage of(Room room) {
+        return values()[room.ordinal()];
+    }
+
+    /**
+     * One peg as it hangs on the line, page units of a line 1236 long and 70 high.
+     *
+     * @param look sound, doubtful, stop or hollow
+     * @param count of what it leans or lies for
+     * @param x its place
+     * @param transform of its figure
+     * @param slack path of the string from the peg before it
+     */
+    public record Peg(
+            StagePage stage,
+            String look,
+            int count,
+            boolean here,
+            double x,
+            String transform,
+            String slack,
+            String words) {
+        public boolean isStop() {
+            return look.equals(Standing.STOP.word());
+        }
+
+        /** The key that leads to it. */
+        public int key() {
+            return (stage.ordinal() + 1) % 10;
+        }
+    }
+
+    private static final double FIRST = 61.8;
+    private static final double APART = 123.6;
+
+    /** Where the string is taut up to. */
+    public double x() {
+        return FIRST + APART * ordinal();
+    }
+
+    Peg peg(Stage stage, StagePage here) {
+        boolean begun = stage.begun();
+        int stops = begun ? stage.judged().count(Standing.STOP) : 0;
+        int doubts = begun ? stage.judged().count(Standing.DOUBTFUL) : 0;
+        String look = !begun
+                ? "hollow"
+                : (stops > 0 ? Standing.STOP : doubts > 0 ? Standing.DOUBTFUL : Standing.SOUND).word();
+        int turn = stops > 0 ? 90 : doubts > 0 ? 14 : 0;
+        String transform = "translate(" + Svg.number(x()) + "," + (stops > 0 ? 36 : 25) + ") rotate(" + turn + ")";
+        String slack = "M" + Svg.number(x() - APART) + " 25Q" + Svg.number(x() - APART / 2) + " 38 "
+                + Svg.number(x()) + " 25";
+        return new Peg(
+                this,
+                look,
+                stops > 0 ? stops : doubts,
+                this == here,
+                x(),
+                transform,
+                slack,
+                title + words(begun, stops, doubts));
+    }
+
+    private static String words(boolean begun, int stops, int doubts) {
+        if (!begun) {
+            return ", not begun";
+        }
+        return stops > 0 ? ", " + stops + " to stop for" : doubts > 0 ? ", " + doubts + " doubtful" : ", sound";
+    }
+}
