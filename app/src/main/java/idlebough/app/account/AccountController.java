@@ -1,5 +1,8 @@
 package idlebough.app.account;
 
+import idlebough.app.web.SignedIn;
+import idlebough.app.store.AccountMapper;
+import idlebough.app.store.Account;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Reader;
 import idlebough.core.measure.Display;
@@ -111,7 +114,7 @@ public class AccountController {
     }
 
     private void enter(Account account, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn principal = new SignedIn(account);
+        SignedIn principal = new SignedIn(account.id(), account.signIn(), account.passwordHash());
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(principal, null, List.of()));
         if (request.getSession(false) != null) {

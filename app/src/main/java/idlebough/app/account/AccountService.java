@@ -1,6 +1,8 @@
 package idlebough.app.account;
 
-import idlebough.app.plan.Ids;
+import idlebough.app.store.AccountMapper;
+import idlebough.app.store.Account;
+import idlebough.app.store.Ids;
 import idlebough.core.measure.UnitSystem;
 import java.security.SecureRandom;
 import java.time.Clock;

@@ -1,5 +1,8 @@
 package idlebough.app.account;
 
+import idlebough.app.web.SignedIn;
+import idlebough.app.store.AccountMapper;
+import idlebough.app.store.Account;
 import java.time.Clock;
 import java.util.Locale;
 import org.springframework.context.annotation.Bean;
@@ -85,7 +88,7 @@ public class SecurityConfig {
             if (account == null) {
                 throw new UsernameNotFoundException("unknown");
             }
-            return new SignedIn(account);
+            return new SignedIn(account.id(), account.signIn(), account.passwordHash());
         };
     }
 

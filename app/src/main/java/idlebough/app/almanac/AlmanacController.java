@@ -1,16 +1,18 @@
 package idlebough.app.almanac;
 
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
 import idlebough.app.exchange.CalendarWriter;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.almanac.Task;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,11 +32,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/almanac")
 public class AlmanacController {
     private final Pages pages;
+    private final Edits edits;
     private final CalendarWriter writer;
     private final Clock clock;
 
-    AlmanacController(Pages pages, CalendarWriter writer, Clock clock) {
+    AlmanacController(Pages pages, Edits edits, CalendarWriter writer, Clock clock) {
         this.pages = pages;
+        this.edits = edits;
         this.writer = writer;
         this.clock = clock;
     }
@@ -47,21 +51,20 @@ public class AlmanacController {
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model) {
-        Reckoning plan = pages.open(model, scope, Stage.ALMANAC);
+        PlanView plan = pages.open(model, scope, StagePage.ALMANAC);
         model.addAttribute(
                 "fields",
                 Fields.blank(reader.display())
-                        .put("plantingDate", plan.plan().settings().plantingDate())
-                        .put("version", plan.plan().settings().version()));
+                        .put("plantingDate", plan.rows().settings().plantingDate()));
         return page(model, plan);
     }
 
-    private String page(Model model, Reckoning plan) {
-        List<Task> tasks = plan.tasks();
+    private String page(Model model, PlanView plan) {
+        List<Task> tasks = plan.evaluation().almanac().tasks();
         LocalDate today =
-                LocalDate.now(clock.withZone(ZoneId.of(plan.plan().orchard().timeZone())));
-        LocalDate first = plan.plan().settings().plantingDate().minusMonths(13);
-        LocalDate last = plan.plan().settings().plantingDate().plusMonths(14);
+                LocalDate.now(clock.withZone(plan.head().zone()));
+        LocalDate first = plan.rows().settings().plantingDate().minusMonths(13);
+        LocalDate last = plan.rows().settings().plantingDate().plusMonths(14);
         double perDay = 640.0 / ChronoUnit.DAYS.between(first, last);
         List<Bar> bars = new ArrayList<>();
         int row = 0;
@@ -103,7 +106,7 @@ public class AlmanacController {
                 44
                         + perDay
                                 * ChronoUnit.DAYS.between(
-                                        first, plan.plan().settings().plantingDate()));
+                                        first, plan.rows().settings().plantingDate()));
         model.addAttribute("bars", bars);
         model.addAttribute("quarters", quarters);
         return "almanac/almanac";
@@ -111,28 +114,26 @@ public class AlmanacController {
 
     /** The planting date: every other date follows it. */
     @PostMapping
-    String date(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+    String date(Scope scope, Reader reader, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
         Fields fields = new Fields(typed, reader.display());
         LocalDate day = fields.date("plantingDate");
         if (fields.wrong()) {
-            Reckoning again = pages.open(model, scope, Stage.ALMANAC);
+            PlanView again = pages.open(model, scope, StagePage.ALMANAC);
             model.addAttribute("fields", fields);
             return page(model, again);
         }
-        pages.changes()
-                .make(
-                        scope,
-                        "Plant on " + reader.date(day),
-                        pen -> pen.save(pages.changes().with(plan.plan().settings(), Map.of("plantingDate", day))));
+        edits.apply(
+                scope,
+                stamp.change("Plant on " + reader.date(day)),
+                now -> List.of(Edit.change(now.rows().settings(), stamp.revision(), Map.of("plantingDate", day))));
         return "redirect:/orchards/" + scope.orchard() + "/almanac";
     }
 
     @GetMapping("/almanac.ics")
     ResponseEntity<String> calendar(Scope scope, Reader reader) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         String file =
-                writer.write(scope.orchard(), plan.plan().orchard().name(), plan.tasks(), reader, clock.instant());
+                writer.write(scope.orchard(), plan.head().name(), plan.evaluation().almanac().tasks(), reader, clock.instant());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"almanac.ics\"")

@@ -1,18 +1,24 @@
 package idlebough.app.daybook;
 
-import idlebough.app.layout.TreeState;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
+import idlebough.core.planting.Unions;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.site.Tree;
+import idlebough.app.web.TreeView;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.NoteRow;
+import idlebough.app.store.MeasureRow;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.measure.Quantity;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -32,19 +38,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 public class DaybookController {
     private static final double WEEKS_SHOWN = 26;
     private final Pages pages;
+    private final Edits edits;
     private final Clock clock;
 
-    DaybookController(Pages pages, Clock clock) {
+    DaybookController(Pages pages, Edits edits, Clock clock) {
         this.pages = pages;
+        this.edits = edits;
         this.clock = clock;
     }
 
     /** One measured union on the sketch; page units. */
-    public record Mark(double x, double y, Measure measure) {}
+    public record Mark(double x, double y, UnionMeasure measure) {}
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {
-        Reckoning plan = pages.open(model, scope, Stage.DAYBOOK);
+        PlanView plan = pages.open(model, scope, StagePage.DAYBOOK);
         String today = today(plan).toString();
         return page(
                 model,
@@ -53,52 +61,56 @@ public class DaybookController {
                 Fields.blank(reader.display()).put("notedOn", today).put("measuredOn", today));
     }
 
-    private LocalDate today(Reckoning plan) {
-        return LocalDate.now(clock.withZone(ZoneId.of(plan.plan().orchard().timeZone())));
+    private LocalDate today(PlanView plan) {
+        return LocalDate.now(clock.withZone(plan.head().zone()));
     }
 
-    private String page(Model model, Reckoning plan, String tree, Fields fields) {
+    private String page(Model model, PlanView plan, String tree, Fields fields) {
+        Unions unions = plan.evaluation().daybook().unions();
         TreeView picked = tree == null
-                ? plan.trees().stream()
-                        .filter(t -> plan.asPlanted(t.id()) != null)
+                ? plan.evaluation().stands().stream()
+                        .filter(stand -> unions.asPlanted(stand.id()).isPresent())
                         .findFirst()
-                        .orElseGet(() -> pages.tree(plan, null))
-                : pages.tree(plan, tree);
+                        .map(stand -> plan.tree(stand.id()))
+                        .orElseGet(() -> plan.treeOrFirst(null))
+                : plan.tree(tree);
         model.addAttribute("picked", picked);
         model.addAttribute("fields", fields);
-        model.addAttribute("states", TreeState.values());
+        model.addAttribute("states", Tree.State.values());
         if (picked != null) {
             model.addAttribute(
                     "notes",
-                    plan.plan().notes().stream()
+                    plan.rows().notes().stream()
                             .filter(n -> n.treeId().equals(picked.id()))
-                            .sorted(Comparator.comparing(Note::notedOn).reversed())
+                            .sorted(Comparator.comparing(NoteRow::notedOn).reversed())
                             .toList());
-            model.addAttribute("measures", plan.measuresOf(picked.id()));
-            model.addAttribute("about", pages.about(plan, Stage.DAYBOOK.room(), "tree:" + picked.id()));
-            model.addAttribute("check", plan.check(picked));
+            model.addAttribute("measures", unions.of(picked.id()));
+            model.addAttribute("about", pages.about(plan, StagePage.DAYBOOK.room(), picked.subject()));
+            model.addAttribute("check", plan.evaluation().daybook().checkOf(picked.id()).orElse(null));
             sketch(model, plan, picked);
         }
         return "daybook/daybook";
     }
 
-    private static void sketch(Model model, Reckoning plan, TreeView tree) {
-        Measure planted = plan.asPlanted(tree.id());
+    private static void sketch(Model model, PlanView plan, TreeView tree) {
+        Unions unions = plan.evaluation().daybook().unions();
+        UnionMeasure planted = unions.asPlanted(tree.id()).orElse(null);
         if (planted == null) {
             return;
         }
+        List<UnionMeasure> measured = unions.of(tree.id());
         double top = planted.height() + 0.03;
         double bottom = Math.min(
                         0,
-                        plan.measuresOf(tree.id()).stream()
-                                .mapToDouble(Measure::height)
+                        measured.stream()
+                                .mapToDouble(UnionMeasure::height)
                                 .min()
                                 .orElse(0))
                 - 0.02;
         double weeks = Math.max(
                 WEEKS_SHOWN,
-                plan.measuresOf(tree.id()).stream()
-                                .mapToDouble(m -> ChronoUnit.DAYS.between(planted.measuredOn(), m.measuredOn()) / 7.0)
+                measured.stream()
+                                .mapToDouble(m -> ChronoUnit.DAYS.between(planted.day(), m.day()) / 7.0)
                                 .max()
                                 .orElse(0)
                         + 2);
@@ -115,11 +127,11 @@ public class DaybookController {
         model.addAttribute("forecast", line.toString());
         model.addAttribute(
                 "marks",
-                plan.measuresOf(tree.id()).stream()
+                measured.stream()
                         .map(m -> new Mark(
                                 x(
                                         Math.max(
-                                                0, ChronoUnit.DAYS.between(planted.measuredOn(), m.measuredOn()) / 7.0),
+                                                0, ChronoUnit.DAYS.between(planted.day(), m.day()) / 7.0),
                                         weeks),
                                 y(m.height(), bottom, top),
                                 m))
@@ -148,21 +160,21 @@ public class DaybookController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @RequestParam String tree,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.plan(scope);
+        TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
         LocalDate day = fields.date("notedOn");
         String words = fields.words("words", 2000);
         if (fields.wrong()) {
-            return page(model, pages.open(model, scope, Stage.DAYBOOK), tree, fields.put("measuredOn", today(plan)));
+            return page(model, pages.open(model, scope, StagePage.DAYBOOK), tree, fields.put("measuredOn", today(plan)));
         }
-        pages.changes()
-                .make(
-                        scope,
-                        "Noted on " + picked.label(),
-                        pen -> pen.add(new Note(Ids.next(), scope.orchard(), tree, day, words, 0, false)));
+        edits.apply(
+                scope,
+                stamp.change("Noted on " + picked.label()),
+                now -> List.of(Edit.add(new NoteRow(RowKey.fresh(scope.orchard()), tree, day, words))));
         return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
     }
 
@@ -171,40 +183,40 @@ public class DaybookController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @RequestParam String tree,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.plan(scope);
+        TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
         LocalDate day = fields.date("measuredOn");
         double height = fields.required("height", Quantity.FINE_LENGTH, -0.5, 2);
-        Measure planted = plan.asPlanted(tree);
-        if (planted != null && day != null && day.isBefore(planted.measuredOn())) {
+        UnionMeasure planted =
+                plan.evaluation().daybook().unions().asPlanted(tree).orElse(null);
+        if (planted != null && day != null && day.isBefore(planted.day())) {
             fields.complain(
-                    "measuredOn", "It was planted on " + reader.date(planted.measuredOn()) + "; this day lies before.");
+                    "measuredOn", "It was planted on " + reader.date(planted.day()) + "; this day lies before.");
         }
         if (fields.wrong()) {
-            return page(model, pages.open(model, scope, Stage.DAYBOOK), tree, fields.put("notedOn", today(plan)));
+            return page(model, pages.open(model, scope, StagePage.DAYBOOK), tree, fields.put("notedOn", today(plan)));
         }
-        Measure.Kind kind = planted == null ? Measure.Kind.AS_PLANTED : Measure.Kind.CHECK;
-        pages.changes()
-                .make(
-                        scope,
-                        "Measured the union of " + picked.label(),
-                        pen -> pen.add(new Measure(Ids.next(), scope.orchard(), tree, day, height, kind, 0, false)));
+        UnionMeasure.Kind kind = planted == null ? UnionMeasure.Kind.AS_PLANTED : UnionMeasure.Kind.CHECK;
+        edits.apply(
+                scope,
+                stamp.change("Measured the union of " + picked.label()),
+                now -> List.of(
+                        Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind))));
         return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
     }
 
     /** Dead, moved away, ordered. */
     @PostMapping("/state")
-    String state(Scope scope, @RequestParam String tree, @RequestParam TreeState state) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
-        pages.changes()
-                .make(
-                        scope,
-                        picked.label() + " is " + state.words(),
-                        pen -> pen.save(pages.changes().with(picked.row(), Map.of("state", state))));
+    String state(Scope scope, FormStamp stamp, @RequestParam String tree, @RequestParam Tree.State state) {
+        TreeView picked = pages.plan(scope).tree(tree);
+        edits.apply(
+                scope,
+                stamp.change(picked.label() + " is " + state.words()),
+                now -> List.of(Edit.change(picked.row(), stamp.revision(), Map.of("state", state))));
         return "redirect:/orchards/" + scope.orchard() + "/daybook" + (state.stands() ? "?tree=" + tree : "");
     }
 }

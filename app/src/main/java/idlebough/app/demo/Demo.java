@@ -1,28 +1,29 @@
 package idlebough.app.demo;
 
-import idlebough.app.account.Account;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
-import idlebough.app.daybook.Measure;
-import idlebough.app.daybook.Note;
-import idlebough.app.layout.LayoutService;
-import idlebough.app.layout.Peg;
-import idlebough.app.layout.Tree;
-import idlebough.app.layout.TreeState;
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.OrchardController;
-import idlebough.app.plan.OrchardMapper;
-import idlebough.app.plan.Plan;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
-import idlebough.app.variety.Choice;
-import idlebough.app.winter.WeatherService;
-import idlebough.core.measure.UnitSystem;
+import idlebough.app.home.Founder;
+import idlebough.app.layout.LayoutFill;
+import idlebough.app.store.Account;
+import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
+import idlebough.app.store.JournalMapper;
+import idlebough.app.store.MeasureRow;
+import idlebough.app.store.NoteRow;
+import idlebough.app.store.PegRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.Scope;
+import idlebough.app.store.TreeRow;
+import idlebough.app.store.WeatherStore;
 import idlebough.core.crop.Form;
-import idlebough.core.variety.Varieties;
+import idlebough.core.layout.PlotFill;
+import idlebough.core.layout.RowFill;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import idlebough.station.SimulatedStation;
@@ -30,9 +31,11 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -42,29 +45,19 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 public class Demo implements ApplicationRunner {
+    private static final int SETS = 50;
     private final AccountService accounts;
-    private final OrchardController.Founder founder;
-    private final OrchardMapper orchards;
-    private final Changes changes;
-    private final PlanReader reader;
-    private final WeatherService weather;
-    private final LayoutService layout;
+    private final Founder founder;
+    private final JournalMapper journal;
+    private final Edits edits;
+    private final WeatherStore weather;
 
-    Demo(
-            AccountService accounts,
-            OrchardController.Founder founder,
-            OrchardMapper orchards,
-            Changes changes,
-            PlanReader reader,
-            WeatherService weather,
-            LayoutService layout) {
+    Demo(AccountService accounts, Founder founder, JournalMapper journal, Edits edits, WeatherStore weather) {
         this.accounts = accounts;
         this.founder = founder;
-        this.orchards = orchards;
-        this.changes = changes;
-        this.reader = reader;
+        this.journal = journal;
+        this.edits = edits;
         this.weather = weather;
-        this.layout = layout;
     }
 
     @Override
@@ -81,36 +74,32 @@ public class Demo implements ApplicationRunner {
         out.println("Demo sign-in: " + AccountController.DEMO + " / " + password);
     }
 
+    private void make(Scope scope, String cause, Function<Plan, List<Edit>> work) {
+        edits.apply(scope, Edits.Change.of(cause), work);
+    }
+
     private void quillane(String account) {
         Scope scope = new Scope(founder.found(account, "Quillane Rise", 42.3, "Etc/GMT-1"), account);
         site(
                 scope,
-                Map.of(
-                        "longitude",
-                        9.4,
-                        "elevation",
-                        610.0,
-                        "slope",
-                        6.0,
-                        "aspect",
-                        140.0,
-                        "prevailingWind",
-                        270.0,
-                        "stormWind",
-                        247.0,
-                        "declination",
-                        4.0,
-                        "deer",
-                        2,
-                        "voles",
-                        1,
-                        "corners",
-                        "0 0;77 2;79 47;47 59;2 53"));
-        changes.make(scope, "Drew the ground and dug three pits", pen -> DemoSites.quillane(pen, scope));
+                Map.ofEntries(
+                        Map.entry("longitude", 9.4),
+                        Map.entry("elevation", 610.0),
+                        Map.entry("slope", 6.0),
+                        Map.entry("aspect", 140.0),
+                        Map.entry("prevailingWind", 270.0),
+                        Map.entry("stormWind", 247.0),
+                        Map.entry("declination", 4.0),
+                        Map.entry("deer", 2),
+                        Map.entry("voles", 1),
+                        Map.entry("corners", "0 0;77 2;79 47;47 59;2 53")));
+        make(scope, "Drew the ground and dug three pits", now -> DemoSites.quillane(scope.orchard()));
         load(scope, DemoStations.RISE, LocalDate.of(2026, 11, 22));
-        changes.make(scope, "Two old trees", pen -> {
-            old(pen, scope, "Old 1", 9, 46, "apple-northern-spy", "antonovka", LocalDate.of(1988, 3, 20));
-            old(pen, scope, "Old 2", 70, 40, "pear-winter-nelis", "pear-seedling", LocalDate.of(1994, 3, 20));
+        make(scope, "Two old trees", now -> {
+            List<Edit> old = new ArrayList<>();
+            old(old, new PegRow(RowKey.fresh(scope.orchard()), "Old 1", 9, 46), 1988, "apple-northern-spy/antonovka");
+            old(old, new PegRow(RowKey.fresh(scope.orchard()), "Old 2", 70, 40), 1994, "pear-winter-nelis/pear-seedling");
+            return old;
         });
         choose(
                 scope,
@@ -129,74 +118,64 @@ public class Demo implements ApplicationRunner {
                         "apricot-moorpark/st-julien/2",
                         "quince-champion/quince-own/1"));
         set(scope, Map.of("plantingDate", LocalDate.of(2027, 3, 20), "margin", 5.0, "alley", 2.5));
-        layout.fill(scope, reader.reckon(scope));
+        make(scope, "Filled the plot", now -> {
+            PlotFill.Wish wish = new PlotFill.Wish(RowFill.Pattern.TRIANGLE, 5, 2.5, Optional.empty());
+            return LayoutFill.of(now, wish).edits(now.revision());
+        });
         record(scope);
     }
 
     /** The first row went in last spring, with its unions measured on the day and after eight weeks. */
     private void record(Scope scope) {
         LocalDate day = LocalDate.of(2026, 3, 14);
-        Reckoning plan = reader.reckon(scope);
-        List<TreeView> row =
-                plan.trees().stream().filter(TreeView::toPlant).limit(6).toList();
         double[] union = {0.14, 0.13, 0.155, 0.12, 0.145, 0.13};
         double[] sank = {0.002, 0.001, 0.003, 0.052, 0.002, 0.001};
-        changes.make(scope, "Planted the first row", pen -> {
-            for (int i = 0; i < row.size(); i++) {
-                Map<String, Object> in = new HashMap<>(
-                        Map.of("state", TreeState.PLANTED, "plantedOn", day, "unionAboveFlare", union[i]));
-                pen.save(changes.with(row.get(i).row(), in));
-                pen.add(new Measure(
-                        Ids.next(),
-                        scope.orchard(),
-                        row.get(i).id(),
-                        day,
-                        union[i] + row.get(i).section().raise(),
-                        Measure.Kind.AS_PLANTED,
-                        0,
-                        false));
-                pen.add(new Measure(
-                        Ids.next(),
-                        scope.orchard(),
-                        row.get(i).id(),
-                        day.plusWeeks(8),
-                        union[i] + row.get(i).section().raise() - sank[i],
-                        Measure.Kind.CHECK,
-                        0,
-                        false));
+        make(scope, "Planted the first row", now -> {
+            List<Edit> all = new ArrayList<>();
+            List<Stand> row = toPlant(now);
+            for (int i = 0; i < union.length; i++) {
+                String tree = row.get(i).id();
+                double planted =
+                        union[i] + now.evaluation().planting().sectionOf(tree).raise();
+                all.add(Edit.change(
+                        now.rows().tree(tree).orElseThrow(),
+                        now.revision(),
+                        Map.of("state", Tree.State.PLANTED, "plantedOn", day, "unionAboveFlare", union[i])));
+                all.add(measure(scope, tree, day, planted, UnionMeasure.Kind.AS_PLANTED));
+                all.add(measure(scope, tree, day.plusWeeks(8), planted - sank[i], UnionMeasure.Kind.CHECK));
             }
-            pen.add(new Note(
-                    Ids.next(),
-                    scope.orchard(),
-                    row.get(0).id(),
-                    day,
-                    "Planted with T. Oake. Soil moist, no wind. Soaked three hours.",
-                    0,
-                    false));
-            pen.add(new Note(
-                    Ids.next(),
-                    scope.orchard(),
-                    row.get(3).id(),
+            all.add(note(scope, row.get(0), day, "Planted with T. Oake. Soil moist, no wind. Soaked three hours."));
+            all.add(note(
+                    scope,
+                    row.get(3),
                     day.plusWeeks(8),
-                    "Sank more than the others; the bottom had been dug deeper for a stone.",
-                    0,
-                    false));
+                    "Sank more than the others; the bottom had been dug deeper for a stone."));
+            return all;
         });
-        changes.make(
-                scope,
-                "Measured what came early",
-                pen -> plan.trees().stream()
-                        .filter(TreeView::toPlant)
-                        .skip(6)
-                        .limit(14)
-                        .forEach(tree -> pen.save(changes.with(
-                                tree.row(),
-                                Map.of(
-                                        "unionAboveFlare",
-                                        tree.variety().crop().key().equals("peach") ? 0.08 : 0.13,
-                                        "state",
-                                        TreeState.ORDERED)))));
+        make(scope, "Measured what came early", now -> toPlant(now).stream()
+                .limit(14)
+                .map(stand -> Edit.change(
+                        now.rows().tree(stand.id()).orElseThrow(),
+                        now.revision(),
+                        Map.of(
+                                "unionAboveFlare",
+                                stand.crop().key().equals("peach") ? 0.08 : 0.13,
+                                "state",
+                                Tree.State.ORDERED)))
+                .toList());
         seen(scope);
+    }
+
+    private static List<Stand> toPlant(Plan plan) {
+        return plan.evaluation().stands().stream().filter(Stand::toPlant).toList();
+    }
+
+    private static Edit measure(Scope scope, String tree, LocalDate day, double height, UnionMeasure.Kind kind) {
+        return Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind));
+    }
+
+    private static Edit note(Scope scope, Stand tree, LocalDate day, String words) {
+        return Edit.add(new NoteRow(RowKey.fresh(scope.orchard()), tree.id(), day, words));
     }
 
     private void terrace(String account) {
@@ -218,94 +197,80 @@ public class Demo implements ApplicationRunner {
                         45.0,
                         "corners",
                         "0 0;11 0;11 16;0 16"));
-        changes.make(scope, "Drew the yard and dug a pit", pen -> DemoSites.terrace(pen, scope));
+        make(scope, "Drew the yard and dug a pit", now -> DemoSites.terrace(scope.orchard()));
         load(scope, DemoStations.TERRACE, LocalDate.of(2026, 10, 31));
-        choose(
-                scope,
-                List.of(
-                        "lemon-lisbon/trifoliate-dwarf/1",
-                        "mandarin-clementine/trifoliate-dwarf/1",
-                        "orange-valencia/trifoliate-dwarf/1",
-                        "peach-desert-gold/st-julien/1",
-                        "fig-brown-turkey/fig-own/1",
-                        "jplum-santa-rosa/st-julien/1"));
+        List<String> wanted = List.of(
+                "lemon-lisbon/trifoliate-dwarf/1",
+                "mandarin-clementine/trifoliate-dwarf/1",
+                "orange-valencia/trifoliate-dwarf/1",
+                "peach-desert-gold/st-julien/1",
+                "fig-brown-turkey/fig-own/1",
+                "jplum-santa-rosa/st-julien/1");
+        choose(scope, wanted);
         set(scope, Map.of("plantingDate", LocalDate.of(2027, 9, 11), "margin", 1.5, "alley", 1.0));
         double[][] places = {{2.2, 13.6}, {5.6, 13.7}, {8.9, 13.5}, {2.6, 8.0}, {8.6, 2.2}, {8.2, 8.2}};
-        Plan plan = reader.reckon(scope).plan();
-        changes.make(scope, "Placed six trees", pen -> {
+        make(scope, "Placed six trees", now -> {
+            List<Edit> all = new ArrayList<>();
             for (int i = 0; i < places.length; i++) {
-                Choice choice = plan.choices().get(i);
-                Peg peg = new Peg(Ids.next(), scope.orchard(), "T" + (i + 1), places[i][0], places[i][1], 0, false);
-                pen.add(peg);
-                Tree tree = LayoutService.planned(scope, peg.id(), choice, Varieties.of(choice.varietyKey()));
-                pen.add(i < 3 ? changes.with(tree, Map.of("unionAboveFlare", 0.16)) : tree);
+                PegRow peg = new PegRow(RowKey.fresh(scope.orchard()), "T" + (i + 1), places[i][0], places[i][1]);
+                ChoiceRow choice =
+                        now.rows().choiceOf(wanted.get(i).split("/")[0]).orElseThrow();
+                TreeRow tree = LayoutFill.planned(now, peg, choice);
+                all.add(Edit.add(peg));
+                all.add(Edit.add(tree));
+                if (i < 3) {
+                    all.add(Edit.change(tree, now.revision(), Map.of("unionAboveFlare", 0.16)));
+                }
             }
+            return all;
         });
         seen(scope);
     }
 
     private void seen(Scope scope) {
-        orchards.sets(scope, 20).forEach(set -> orchards.markSeen(scope, set.id()));
+        journal.sets(scope, SETS, 0).forEach(set -> journal.markSeen(scope, set.id()));
     }
 
     private void site(Scope scope, Map<String, Object> values) {
-        changes.make(
+        make(
                 scope,
                 "Described the ground",
-                pen -> pen.save(changes.with(reader.reckon(scope).plan().site(), values)));
+                now -> List.of(Edit.change(now.rows().site(), now.revision(), values)));
     }
 
     private void set(Scope scope, Map<String, Object> values) {
-        changes.make(
+        make(
                 scope,
                 "Set the plan",
-                pen -> pen.save(changes.with(reader.reckon(scope).plan().settings(), values)));
+                now -> List.of(Edit.change(now.rows().settings(), now.revision(), values)));
     }
 
     private void choose(Scope scope, List<String> wanted) {
-        changes.make(
-                scope,
-                "Chose varieties and stocks",
-                pen -> wanted.forEach(choice -> {
+        make(scope, "Chose varieties and stocks", now -> wanted.stream()
+                .map(choice -> {
                     String[] part = choice.split("/");
-                    pen.add(new Choice(
-                            Ids.next(), scope.orchard(), part[0], part[1], Integer.parseInt(part[2]), 0, false));
-                }));
+                    return Edit.add(new ChoiceRow(
+                            RowKey.fresh(scope.orchard()), part[0], part[1], Integer.parseInt(part[2])));
+                })
+                .toList());
     }
 
-    private static void old(
-            Changes.Pen pen,
-            Scope scope,
-            String label,
-            double x,
-            double y,
-            String variety,
-            String stock,
-            LocalDate planted) {
-        Peg peg = new Peg(Ids.next(), scope.orchard(), label, x, y, 0, false);
-        pen.add(peg);
-        pen.add(new Tree(
-                Ids.next(),
-                scope.orchard(),
+    private static void old(List<Edit> into, PegRow peg, int year, String what) {
+        String[] part = what.split("/");
+        into.add(Edit.add(peg));
+        into.add(Edit.add(new TreeRow(
+                RowKey.fresh(peg.key().orchardId()),
                 peg.id(),
                 null,
-                variety,
-                stock,
-                TreeState.PLANTED,
-                Form.BARE,
-                0.5,
-                0.3,
+                new TreeRow.What(part[0], part[1]),
+                new TreeRow.Nursery(Form.BARE, 0.5, 0.3, null, 0.3),
                 null,
-                0.3,
-                null,
-                planted,
-                0,
-                false));
+                new TreeRow.Life(Tree.State.PLANTED, LocalDate.of(year, 3, 20)))));
     }
 
     private void load(Scope scope, SimulatedStation station, LocalDate last) {
         byte[] file = station.download(station.begin(), last).getBytes(StandardCharsets.UTF_8);
-        changes.weather(
+        edits.weather(
                 scope,
                 "Loaded the station",
                 () -> weather.store(

@@ -1,11 +1,12 @@
 package idlebough.app.demo;
 
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.Scope;
-import idlebough.app.site.Drawn;
-import idlebough.app.site.Filling;
-import idlebough.app.site.Pit;
+import java.util.List;
+import java.util.ArrayList;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.TestRow;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.store.Edit;
 import idlebough.core.crop.Crop;
 import idlebough.core.site.Feature.Kind;
 import idlebough.core.site.Feature.Material;
@@ -14,17 +15,16 @@ import idlebough.core.site.Texture;
 
 /** What stands on the two made-up grounds, and what their pits showed. */
 final class DemoSites {
-    private final Changes.Pen pen;
-    private final Scope scope;
+    private final List<Edit> edits = new ArrayList<>();
+    private final String orchard;
 
-    private DemoSites(Changes.Pen pen, Scope scope) {
-        this.pen = pen;
-        this.scope = scope;
+    private DemoSites(String orchard) {
+        this.orchard = orchard;
     }
 
     /** A hill slope that falls to the south-east, with a house above it, a line across a corner, and cold air below. */
-    static void quillane(Changes.Pen pen, Scope scope) {
-        DemoSites site = new DemoSites(pen, scope);
+    static List<Edit> quillane(String orchard) {
+        DemoSites site = new DemoSites(orchard);
         site.draw(Kind.BUILDING, "House", "50 62;62 58;65 67;53 71", 6.5, null, null, null);
         site.draw(Kind.BUILDING, "Shed", "2 2;6 2;6 5;2 5", 2.8, null, null, Material.BOARDS);
         site.draw(Kind.WALL, "North wall", "2 53;47 59", 2.2, null, null, Material.MASONRY);
@@ -72,11 +72,12 @@ final class DemoSites {
                 "3", 68, 12, Texture.CLAY_LOAM, 0.22, 0.55, 6.8, "0.55 CLAY PALE 1 1;0.9 CLAY GREY 1 0", 0.45, null);
         site.test(three, "1", true, "0 5;60 7.1;120 9;180 10.8");
         site.test(three, "2", true, "0 4;60 6.6;120 8.9;180 8.7;240 12.4");
+        return site.edits;
     }
 
     /** A walled yard in a town of the south: the house on its shaded side, a gate in the low wall. */
-    static void terrace(Changes.Pen pen, Scope scope) {
-        DemoSites site = new DemoSites(pen, scope);
+    static List<Edit> terrace(String orchard) {
+        DemoSites site = new DemoSites(orchard);
         site.draw(Kind.BUILDING, "House", "0 -7;11 -7;11 -0.3;0 -0.3", 4.8, null, null, Material.MASONRY);
         site.draw(Kind.WALL, "West wall", "0 0;0 16", 1.9, null, null, Material.MASONRY);
         site.draw(Kind.WALL, "North wall", "0 16;11 16", 1.5, null, null, Material.MASONRY);
@@ -91,27 +92,21 @@ final class DemoSites {
         String one = site.pit(
                 "1", 6.5, 10.5, Texture.CLAY, 0.24, 0.45, 6.2, "0.45 CLAY BROWN 0 1;0.8 CLAY GREY 1 0", 0.45, null);
         site.test(one, "1", true, "0 5;60 7.2;120 9.3;180 11.2");
+        return site.edits;
     }
 
     private void draw(
             Kind kind, String name, String points, Double height, Double width, Double crown, Material material) {
-        pen.add(new Drawn(
-                Ids.next(),
-                scope.orchard(),
+        boolean tap = kind == Kind.WELL;
+        edits.add(Edit.add(new FeatureRow(
+                RowKey.fresh(orchard),
                 kind,
                 name,
                 points,
-                height,
-                width,
-                crown,
-                false,
+                new FeatureRow.Body(height, width, crown, false, kind.usualClearance()),
                 material,
-                kind.usualClearance(),
                 null,
-                kind == Kind.WELL ? 18.0 : null,
-                kind == Kind.WELL ? 280.0 : null,
-                0,
-                false));
+                new FeatureRow.Supply(tap ? 18.0 : null, tap ? 280.0 : null))));
     }
 
     private String pit(
@@ -125,35 +120,18 @@ final class DemoSites {
             String layers,
             Double mottles,
             String jar) {
-        String id = Ids.next();
         boolean old = label.equals("2");
-        pen.add(new Pit(
-                id,
-                scope.orchard(),
+        PitRow row = new PitRow(
+                RowKey.fresh(orchard),
                 label,
-                x,
-                y,
-                texture,
-                topsoil,
-                pan,
-                ph,
-                layers,
-                mottles,
-                null,
-                null,
-                label.equals("3") ? 1.8 : 3.1,
-                false,
-                old ? Crop.Kind.POME : null,
-                old ? 12.0 : null,
-                false,
-                1.0,
-                mottles == null,
-                SoilPit.Colour.DARK,
-                jar,
-                null,
-                0,
-                false));
-        return id;
+                new PitRow.Place(x, y),
+                new PitRow.Soil(texture, topsoil, pan, layers, SoilPit.Colour.DARK, jar),
+                new PitRow.Chemistry(ph, null, label.equals("3") ? 1.8 : 3.1, false),
+                new PitRow.Water(mottles, null),
+                new PitRow.Before(old ? Crop.Kind.POME : null, old ? 12.0 : null, false),
+                new PitRow.Seen(1.0, mottles == null, null));
+        edits.add(Edit.add(row));
+        return row.id();
     }
 
     /** Readings as minutes and centimetres, as a grower writes them. */
@@ -166,22 +144,13 @@ final class DemoSites {
                     .append(' ')
                     .append(Double.parseDouble(pair[1]) / 100);
         }
-        pen.add(new Filling(
-                Ids.next(),
-                scope.orchard(),
+        edits.add(Edit.add(new TestRow(
+                RowKey.fresh(orchard),
                 pit,
                 label,
-                Filling.Shape.CYLINDER,
-                0.30,
+                new TestRow.Hole(TestRow.Shape.CYLINDER, 0.30, null, 0.40),
+                new TestRow.Filling(second, false, false, null),
                 null,
-                0.40,
-                second,
-                false,
-                false,
-                null,
-                null,
-                metres.toString(),
-                0,
-                false));
+                metres.toString())));
     }
 }

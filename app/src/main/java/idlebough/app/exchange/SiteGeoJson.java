@@ -1,10 +1,10 @@
 package idlebough.app.exchange;
 
-import idlebough.app.plan.Plan;
-import idlebough.app.site.Drawn;
-import idlebough.app.site.Pit;
-import idlebough.app.site.Site;
-import idlebough.app.site.SiteText;
+import idlebough.app.store.SiteRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.store.SiteText;
 import idlebough.core.site.Feature;
 import idlebough.core.site.LocalFrame;
 import idlebough.core.site.Point;
@@ -29,45 +29,46 @@ public class SiteGeoJson {
     }
 
     public String write(Plan plan) {
-        Site site = plan.site();
+        SiteRow site = plan.rows().site();
+        SiteRow.Where where = site.where();
         LocalFrame frame =
-                new LocalFrame(site.latitude(), site.longitude() == null ? 0 : site.longitude(), site.rotation());
+                new LocalFrame(where.latitude(), where.longitude() == null ? 0 : where.longitude(), where.rotation());
         List<Object> features = new ArrayList<>();
-        if (!site.corners().isBlank()) {
+        if (!site.boundary().corners().isBlank()) {
             Map<String, Object> about = new LinkedHashMap<>();
             about.put("kind", "boundary");
-            about.put("name", plan.orchard().name());
-            if (site.longitude() == null) {
+            about.put("name", plan.head().name());
+            if (where.longitude() == null) {
                 about.put("note", "the orchard's longitude is not known; it is drawn at 0");
             }
-            put(about, "tapes", site.tapes());
-            put(about, "slope_percent", site.slope());
-            put(about, "aspect_degrees", site.aspect());
-            features.add(feature(Feature.Shape.AREA, SiteText.points(site.corners()), frame, about));
+            put(about, "tapes", site.boundary().tapes());
+            put(about, "slope_percent", site.fall().slope());
+            put(about, "aspect_degrees", site.fall().aspect());
+            features.add(feature(Feature.Shape.AREA, SiteText.points(site.boundary().corners()), frame, about));
         }
-        for (Drawn drawn : plan.drawn()) {
+        for (FeatureRow drawn : plan.rows().features()) {
             Map<String, Object> about = new LinkedHashMap<>();
             about.put("kind", drawn.kind().name().toLowerCase(Locale.ROOT));
             put(about, "name", drawn.name().isBlank() ? null : drawn.name());
-            put(about, "height_m", drawn.height());
-            put(about, "width_m", drawn.width());
-            put(about, "crown_m", drawn.crown());
+            put(about, "height_m", drawn.body().height());
+            put(about, "width_m", drawn.body().width());
+            put(about, "crown_m", drawn.body().crown());
             put(
                     about,
                     "material",
                     drawn.material() == null ? null : drawn.material().name().toLowerCase(Locale.ROOT));
-            put(about, "clearance_m", drawn.clearance());
-            put(about, "flow_l_min", drawn.flow());
-            put(about, "pressure_kpa", drawn.pressure());
+            put(about, "clearance_m", drawn.body().clearance());
+            put(about, "flow_l_min", drawn.supply().flow());
+            put(about, "pressure_kpa", drawn.supply().pressure());
             features.add(feature(drawn.kind().shape(), SiteText.points(drawn.points()), frame, about));
         }
-        for (Pit pit : plan.pits()) {
+        for (PitRow pit : plan.rows().pits()) {
             Map<String, Object> about = new LinkedHashMap<>();
             about.put("kind", "pit");
             about.put("name", pit.label());
-            about.put("texture", pit.texture().label());
-            put(about, "ph", pit.ph());
-            features.add(feature(Feature.Shape.POINT, List.of(new Point(pit.x(), pit.y())), frame, about));
+            about.put("texture", pit.soil().texture().label());
+            put(about, "ph", pit.chemistry().ph());
+            features.add(feature(Feature.Shape.POINT, List.of(new Point(pit.place().x(), pit.place().y())), frame, about));
         }
         Map<String, Object> all = new LinkedHashMap<>();
         all.put("type", "FeatureCollection");

@@ -1,11 +1,11 @@
 package idlebough.app.irrigation;
 
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
+import idlebough.app.web.TreeView;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
@@ -30,8 +30,8 @@ public class WaterController {
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {
-        Reckoning plan = pages.open(model, scope, Stage.WATER);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.open(model, scope, StagePage.WATER);
+        TreeView picked = plan.treeOrFirst(tree);
         model.addAttribute("picked", picked);
         if (picked != null) {
             FirstSeason season = picked.season();
@@ -51,17 +51,16 @@ public class WaterController {
             figures.add(Figure.of(
                     "warm",
                     "Mean of those weeks",
-                    Amount.of(season.setting().meanTemperature(), Quantity.TEMPERATURE),
+                    Amount.of(season.setting().climate().celsius(), Quantity.TEMPERATURE),
                     season.warm() ? "warm: it grows" : "too cool to grow",
                     season::weekWorking));
-            if (season.tank() != null) {
-                figures.add(Figure.of(
-                        "ball",
-                        "Easy water in the ball",
-                        Amount.litres(season.tank().store()),
-                        "half may go",
-                        season::weekWorking));
-            }
+            season.tank()
+                    .ifPresent(tank -> figures.add(Figure.of(
+                            "ball",
+                            "Easy water in the ball",
+                            Amount.litres(tank.store()),
+                            "half may go",
+                            season::weekWorking)));
             model.addAttribute("figures", figures);
             model.addAttribute("season", season);
             model.addAttribute(
@@ -70,7 +69,7 @@ public class WaterController {
                             .mapToDouble(FirstSeason.Week::total)
                             .max()
                             .orElse(1));
-            model.addAttribute("about", pages.about(plan, Stage.WATER.room(), "tree:" + picked.id()));
+            model.addAttribute("about", pages.about(plan, StagePage.WATER.room(), picked.subject()));
             List<TreeView> toPlant =
                     plan.trees().stream().filter(TreeView::toPlant).toList();
             model.addAttribute(

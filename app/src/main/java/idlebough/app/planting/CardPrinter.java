@@ -1,7 +1,7 @@
-package idlebough.app.exchange;
+package idlebough.app.planting;
 
-import idlebough.app.plan.TreeView;
-import idlebough.app.planting.SectionDrawing;
+import idlebough.app.exchange.PdfPrinter;
+import idlebough.app.web.TreeView;
 import idlebough.app.web.Reader;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;

@@ -1,20 +1,27 @@
 package idlebough.app.planting;
 
-import idlebough.app.daybook.Measure;
-import idlebough.app.exchange.CardPrinter;
-import idlebough.app.layout.Tree;
-import idlebough.app.layout.TreeState;
-import idlebough.app.layout.WayChoice;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.plan.TreeView;
+import idlebough.core.judge.Room;
+import java.util.Objects;
+import idlebough.core.site.Stand;
+import idlebough.core.judge.Ways;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.site.Tree;
+import idlebough.app.web.TreeView;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Plan;
+import idlebough.app.store.WayRow;
+import idlebough.app.store.TreeRow;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.MeasureRow;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -22,7 +29,6 @@ import idlebough.core.judge.Way;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.crop.Form;
-import idlebough.core.planting.PlantingRules;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.Footing;
@@ -55,10 +61,12 @@ public class PlantingController {
             Stream.concat(WinterWays.ALL.stream(), PlantingWays.ALL.stream()).toList();
 
     private final Pages pages;
+    private final Edits edits;
     private final CardPrinter printer;
 
-    PlantingController(Pages pages, CardPrinter printer) {
+    PlantingController(Pages pages, Edits edits, CardPrinter printer) {
         this.pages = pages;
+        this.edits = edits;
         this.printer = printer;
     }
 
@@ -72,16 +80,16 @@ public class PlantingController {
             Model model,
             @RequestParam(required = false) String tree,
             @RequestParam(defaultValue = "0") int weeks) {
-        Reckoning plan = pages.open(model, scope, Stage.PLANTING);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.open(model, scope, StagePage.PLANTING);
+        TreeView picked = plan.treeOrFirst(tree);
         section(model, plan, picked, weeks);
         model.addAttribute(
                 "fields",
-                Fields.blank(reader.display()).put("day", plan.plan().settings().plantingDate()));
+                Fields.blank(reader.display()).put("day", plan.rows().settings().plantingDate()));
         return "planting/planting";
     }
 
-    private void section(Model model, Reckoning plan, TreeView picked, int weeks) {
+    private void section(Model model, PlanView plan, TreeView picked, int weeks) {
         model.addAttribute("picked", picked);
         if (picked == null) {
             return;
@@ -91,24 +99,23 @@ public class PlantingController {
                 "drawing", SectionDrawing.of(picked.section(), picked.pit(), Math.max(0, Math.min(weeks, 208))));
         model.addAttribute("weeks", weeks);
         model.addAttribute("ways", offered(plan, picked.id()));
-        model.addAttribute("about", pages.about(plan, Stage.PLANTING.room(), "tree:" + picked.id()));
-        model.addAttribute("asPlanted", plan.asPlanted(picked.id()));
-        model.addAttribute("index", plan.trees().indexOf(picked) + 1);
+        model.addAttribute("about", pages.about(plan, StagePage.PLANTING.room(), picked.subject()));
+        model.addAttribute("asPlanted", plan.evaluation().daybook().unions().asPlanted(picked.id()).orElse(null));
+        model.addAttribute(
+                "index",
+                plan.evaluation().stands().stream().map(Stand::id).toList().indexOf(picked.id()) + 1);
     }
 
-    private static List<Offered> offered(Reckoning plan, String tree) {
-        Map<String, String> holding = plan.waysOf(tree);
+    private static List<Offered> offered(PlanView plan, String tree) {
+        Ways ways = plan.evaluation().orchard().ways();
+        if (tree == null) {
+            return ALL.stream().map(way -> new Offered(way, ways.of(way), false)).toList();
+        }
         // A tree stands in the orchard's winters; only the ways of planting are its own.
-        return (tree == null ? ALL : PlantingWays.ALL)
-                .stream()
-                        .map(way -> new Offered(
-                                way,
-                                way.choose(holding.get(way.key())),
-                                plan.plan().ways().stream()
-                                        .anyMatch(w -> tree != null
-                                                && tree.equals(w.treeId())
-                                                && w.wayKey().equals(way.key()))))
-                        .toList();
+        Map<String, String> holding = ways.of(tree);
+        return PlantingWays.ALL.stream()
+                .map(way -> new Offered(way, way.choose(holding.get(way.key())), ways.isOwn(tree, way)))
+                .toList();
     }
 
     static List<Figure> figures(TreeView tree) {
@@ -167,75 +174,71 @@ public class PlantingController {
     @PostMapping("/ways")
     String way(
             Scope scope,
+            FormStamp stamp,
             @RequestParam String way,
             @RequestParam String choice,
             @RequestParam(required = false) String tree,
             @RequestParam(defaultValue = "0") int weeks) {
-        Reckoning plan = pages.reckon(scope);
-        Way chosen = (tree == null || tree.isBlank() ? ALL : PlantingWays.ALL)
+        String of = tree == null || tree.isBlank() ? null : tree;
+        Way chosen = (of == null ? ALL : PlantingWays.ALL)
                 .stream()
                         .filter(w -> w.key().equals(way) && w.offers(choice))
                         .findFirst()
                         .orElseThrow(NotFound::new);
-        String of = tree == null || tree.isBlank() ? null : tree;
-        if (of != null && plan.tree(of) == null) {
-            throw new NotFound();
-        }
-        WayChoice before = plan.plan().ways().stream()
-                .filter(w -> w.wayKey().equals(way) && java.util.Objects.equals(w.treeId(), of))
-                .findFirst()
-                .orElse(null);
-        pages.changes()
-                .make(
-                        scope,
-                        chosen.title() + ": " + chosen.choose(choice).name()
-                                + (of == null ? "" : " (" + plan.tree(of).label() + ")"),
-                        pen -> {
-                            if (before == null) {
-                                pen.add(new WayChoice(Ids.next(), scope.orchard(), of, way, choice, 0, false));
-                            } else {
-                                pen.save(pages.changes().with(before, Map.of("choice", choice)));
-                            }
-                        });
+        String whose =
+                of == null ? "" : " (" + pages.plan(scope).tree(of).label() + ")";
+        edits.apply(
+                scope,
+                stamp.change(chosen.title() + ": " + chosen.choose(choice).name() + whose),
+                now -> List.of(taken(now, of, way, choice, stamp.revision())));
         return "redirect:/orchards/" + scope.orchard()
                 + (of == null ? "/ways" : "/planting?tree=" + of + "&weeks=" + weeks);
     }
 
     @GetMapping("/ways")
     String ways(Scope scope, Reader reader, Model model) {
-        Reckoning plan = pages.open(model, scope, null);
+        PlanView plan = pages.open(model, scope, null);
         model.addAttribute("ways", offered(plan, null));
         return "planting/ways";
+    }
+
+    private static Edit taken(Plan now, String tree, String way, String choice, long base) {
+        return now.rows().ways().stream()
+                .filter(row -> row.wayKey().equals(way) && Objects.equals(row.treeId(), tree))
+                .findFirst()
+                .map(row -> Edit.change(row, base, Map.of("choice", choice)))
+                .orElseGet(() ->
+                        Edit.add(new WayRow(RowKey.fresh(now.head().id()), tree, way, choice)));
     }
 
     /** Every tree to be planted of one crop, for which one pit speaks, on a mound or on the grade. */
     @PostMapping("/planting/footing")
     String footing(
             Scope scope,
+            FormStamp stamp,
             @RequestParam Footing footing,
-            @RequestParam(required = false) String pit,
-            @RequestParam(required = false) String crop,
+            @RequestParam(defaultValue = "") String pit,
+            @RequestParam(defaultValue = "") String crop,
             @RequestParam(required = false) String tree) {
-        Reckoning plan = pages.reckon(scope);
-        List<TreeView> trees = tree != null
-                ? plan.trees().stream().filter(t -> t.id().equals(tree)).toList()
-                : pages.acts(plan).trees(pit, crop);
+        PlanView plan = pages.plan(scope);
+        List<TreeView> trees = tree != null ? List.of(plan.tree(tree)) : plan.toPlant(pit, crop);
         if (trees.isEmpty()) {
             throw new NotFound();
         }
-        pages.changes()
-                .make(
-                        scope,
-                        trees.size() + (trees.size() == 1 ? " tree " : " trees ") + footing.words(),
-                        pen -> trees.forEach(t -> pen.save(pages.changes().with(t.row(), Map.of("footing", footing)))));
+        edits.apply(
+                scope,
+                stamp.change(trees.size() + (trees.size() == 1 ? " tree " : " trees ") + footing.words()),
+                now -> trees.stream()
+                        .map(t -> Edit.change(t.row(), stamp.revision(), Map.of("footing", footing)))
+                        .toList());
         return "redirect:/orchards/" + scope.orchard() + "/planting?tree="
                 + trees.get(0).id();
     }
 
     @GetMapping("/planting/{tree}")
     String edit(Scope scope, Reader reader, Model model, @PathVariable String tree) {
-        Reckoning plan = pages.open(model, scope, Stage.PLANTING);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.open(model, scope, StagePage.PLANTING);
+        TreeView picked = plan.tree(tree);
         section(model, plan, picked, 0);
         model.addAttribute("fields", form(picked.row(), reader.display()));
         model.addAttribute("forms", Form.values());
@@ -243,15 +246,14 @@ public class PlantingController {
         return "planting/tree";
     }
 
-    private static Fields form(Tree row, Display display) {
+    private static Fields form(TreeRow row, Display display) {
         return Fields.blank(display)
-                .put("form", row.form())
-                .put("ballDiameter", row.ballDiameter(), Quantity.SHORT_LENGTH)
-                .put("ballHeight", row.ballHeight(), Quantity.SHORT_LENGTH)
-                .put("union", row.unionAboveFlare(), Quantity.FINE_LENGTH)
-                .put("stem", row.stem(), Quantity.FINE_LENGTH)
-                .put("footing", row.footing() == null ? "GRADE" : row.footing())
-                .put("version", row.version());
+                .put("form", row.nursery().form())
+                .put("ballDiameter", row.nursery().ballDiameter(), Quantity.SHORT_LENGTH)
+                .put("ballHeight", row.nursery().ballHeight(), Quantity.SHORT_LENGTH)
+                .put("union", row.nursery().unionAboveFlare(), Quantity.FINE_LENGTH)
+                .put("stem", row.nursery().stem(), Quantity.FINE_LENGTH)
+                .put("footing", row.footing() == null ? "GRADE" : row.footing());
     }
 
     @PostMapping("/planting/{tree}")
@@ -259,10 +261,11 @@ public class PlantingController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String tree,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.plan(scope);
+        TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
         Map<String, Object> changed = new HashMap<>();
         changed.put("form", fields.choice("form", Form.class));
@@ -271,34 +274,38 @@ public class PlantingController {
         changed.put("unionAboveFlare", fields.optional("union", Quantity.FINE_LENGTH, 0, 1));
         changed.put("stem", fields.required("stem", Quantity.FINE_LENGTH, 0.003, 0.5));
         changed.put("footing", fields.choice("footing", Footing.class));
-        changed.put("version", fields.version());
         if (!fields.wrong()) {
-            try {
-                pages.changes().make(scope, "Measured " + picked.label(), pen -> {
-                    pen.save(pages.changes().with(picked.row(), changed));
-                    if (fields.ticked("all")) {
-                        Map<String, Object> shape = new HashMap<>(changed);
-                        shape.remove("version");
-                        shape.remove("unionAboveFlare");
-                        shape.remove("footing");
-                        plan.trees().stream()
-                                .filter(t -> t.toPlant()
-                                        && !t.id().equals(tree)
-                                        && t.variety().equals(picked.variety()))
-                                .forEach(t -> pen.save(pages.changes().with(t.row(), shape)));
-                    }
-                });
-                return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
-            } catch (LostRace raced) {
-                fields.against(form((Tree) raced.current(), reader.display()));
-            }
+            boolean all = fields.ticked("all");
+            edits.apply(
+                    scope,
+                    stamp.change("Measured " + picked.label()),
+                    now -> measured(plan, picked, changed, all, stamp.revision()));
+            return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
         }
-        Reckoning again = pages.open(model, scope, Stage.PLANTING);
-        section(model, again, pages.tree(again, tree), 0);
+        PlanView again = pages.open(model, scope, StagePage.PLANTING);
+        section(model, again, again.tree(tree), 0);
         model.addAttribute("fields", fields);
         model.addAttribute("forms", Form.values());
         model.addAttribute("footings", Footing.values());
         return "planting/tree";
+    }
+
+    /** This tree, and the shape alone of the others of its variety that are still to be planted. */
+    private static List<Edit> measured(
+            PlanView plan, TreeView picked, Map<String, Object> changed, boolean all, long base) {
+        List<Edit> edits = new ArrayList<>();
+        edits.add(Edit.change(picked.row(), base, changed));
+        if (all) {
+            Map<String, Object> shape = new HashMap<>(changed);
+            shape.remove("unionAboveFlare");
+            shape.remove("footing");
+            plan.trees().stream()
+                    .filter(t -> t.toPlant()
+                            && !t.id().equals(picked.id())
+                            && t.variety().equals(picked.variety()))
+                    .forEach(t -> edits.add(Edit.change(t.row(), base, shape)));
+        }
+        return edits;
     }
 
     /** The tree is in the ground; its union was measured over the board. */
@@ -307,48 +314,57 @@ public class PlantingController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String tree,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
+        PlanView plan = pages.plan(scope);
+        TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
         LocalDate day = fields.date("day");
         Double height = picked.section().hasUnion()
                 ? Double.valueOf(fields.required("height", Quantity.FINE_LENGTH, -0.5, 2))
                 : fields.optional("height", Quantity.FINE_LENGTH, -0.5, 2);
         if (fields.wrong()) {
-            Reckoning again = pages.open(model, scope, Stage.PLANTING);
-            section(model, again, pages.tree(again, tree), 0);
+            PlanView again = pages.open(model, scope, StagePage.PLANTING);
+            section(model, again, again.tree(tree), 0);
             model.addAttribute("fields", fields);
             return "planting/planting";
         }
-        pages.changes().make(scope, "Planted " + picked.label(), pen -> {
-            pen.save(pages.changes().with(picked.row(), Map.of("state", TreeState.PLANTED, "plantedOn", day)));
-            if (height != null) {
-                pen.add(new Measure(Ids.next(), scope.orchard(), tree, day, height, Measure.Kind.AS_PLANTED, 0, false));
-            }
-        });
+        edits.apply(
+                scope,
+                stamp.change("Planted " + picked.label()),
+                now -> inGround(picked.row(), day, height, stamp.revision()));
         return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
+    }
+
+    private static List<Edit> inGround(TreeRow row, LocalDate day, Double height, long base) {
+        List<Edit> all = new ArrayList<>();
+        all.add(Edit.change(row, base, Map.of("state", Tree.State.PLANTED, "plantedOn", day)));
+        if (height != null) {
+            RowKey key = RowKey.fresh(row.key().orchardId());
+            all.add(Edit.add(new MeasureRow(key, row.id(), day, height, UnionMeasure.Kind.AS_PLANTED)));
+        }
+        return all;
     }
 
     /** The printed card of one tree. */
     @GetMapping("/planting/{tree}/card.pdf")
     ResponseEntity<byte[]> card(
             Scope scope, Reader reader, @PathVariable String tree, @RequestParam(defaultValue = "A4") String paper) {
-        Reckoning plan = pages.reckon(scope);
-        TreeView picked = pages.tree(plan, tree);
-        List<Phrase> doubts = PlantingRules.judge(picked.id(), picked.label(), picked.section()).stream()
+        PlanView plan = pages.plan(scope);
+        TreeView picked = plan.tree(tree);
+        List<Phrase> doubts = plan.judged(Room.PLANTING).about(picked.subject()).stream()
                 .filter(f -> !f.isSound())
                 .map(f -> f.headline())
                 .toList();
         byte[] pdf = printer.card(
-                plan.plan().orchard().name(),
+                plan.head().name(),
                 picked,
                 figures(picked),
                 SectionDrawing.of(picked.section(), picked.pit(), 0),
                 doubts,
                 reader,
-                plan.plan().settings().plantingDate(),
+                plan.rows().settings().plantingDate(),
                 paper.equals("Letter"));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)

@@ -33,8 +33,7 @@ public record SectionDrawing(
                 Math.max(section.mulchRing(), section.width()) / 2 + 0.12, raised ? mound.base() / 2 + 0.05 : 0);
         double down = section.depth() + 0.25 + section.setting().footing().height();
         double scale = Math.min(Math.min(290 / half, 250 / down), 290);
-        Double storm = section.setting().stormWind();
-        int flip = storm == null || storm >= 180 ? 1 : -1;
+        int flip = section.setting().stormWind().filter(storm -> storm < 180).isPresent() ? -1 : 1;
         return new SectionDrawing(
                 section,
                 pit,
@@ -57,6 +56,6 @@ public record SectionDrawing(
 
     /** Bearing from which storms come, degrees; null when not known. */
     public Double storm() {
-        return section.setting().stormWind();
+        return section.setting().stormWind().orElse(null);
     }
 }

@@ -1,11 +1,14 @@
 package idlebough.app.pollination;
 
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.core.variety.VarietyStage;
+import idlebough.core.pollination.Neighbourhood.Link;
+import idlebough.core.pollination.Flowering;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.crop.Variety;
 import java.util.ArrayList;
@@ -46,9 +49,10 @@ public class PartnerController {
             Model model,
             @RequestParam(required = false) String tree,
             @RequestParam(required = false) String mend) {
-        Reckoning plan = pages.open(model, scope, Stage.PARTNERS);
-        List<PartnerWeb.Flowering> all = plan.web().trees();
-        PartnerWeb.Flowering picked = tree == null
+        PlanView plan = pages.open(model, scope, StagePage.PARTNERS);
+        PartnerWeb web = plan.evaluation().partners().web();
+        List<Flowering> all = web.trees();
+        Flowering picked = tree == null
                 ? all.stream()
                         .filter(t -> t.variety().selfFruitful() < 1)
                         .findFirst()
@@ -58,31 +62,32 @@ public class PartnerController {
         model.addAttribute("trees", all);
         model.addAttribute("picked", picked);
         if (picked != null) {
-            List<PartnerWeb.Link> links = plan.web().partnersOf(picked);
+            List<Link> links = web.partnersOf(picked);
             model.addAttribute("links", links.stream().limit(12).toList());
             model.addAttribute("more", Math.max(0, links.size() - 12));
-            model.addAttribute("set", plan.web().setOf(picked));
-            model.addAttribute("setWorking", plan.web().setWorking(picked));
+            VarietyStage varieties = plan.evaluation().varieties();
+            model.addAttribute("set", web.setOf(picked));
+            model.addAttribute("setWorking", web.setWorking(picked));
             model.addAttribute(
                     "would",
                     mend == null
                             ? null
-                            : PartnerWeb.wouldServe(picked).stream()
-                                    .map(link -> plan.verdict(
+                            : PartnerWeb.wouldServe(picked, varieties.catalogue()).stream()
+                                    .map(link -> varieties.verdict(
                                             link.partner().variety().key()))
                                     .sorted(Comparator.comparingDouble(v -> v.rank()))
                                     .limit(8)
                                     .toList());
-            model.addAttribute("about", pages.about(plan, Stage.PARTNERS.room(), "tree:" + picked.id()));
-            model.addAttribute("bars", bars(plan, picked, links));
+            model.addAttribute("about", pages.about(plan, StagePage.PARTNERS.room(), picked.subject()));
+            model.addAttribute("bars", bars(web, picked, links));
         }
         return "pollination/partners";
     }
 
-    private static List<Bar> bars(Reckoning plan, PartnerWeb.Flowering picked, List<PartnerWeb.Link> links) {
+    private static List<Bar> bars(PartnerWeb web, Flowering picked, List<Link> links) {
         List<Bar> bars = new ArrayList<>();
-        List<Variety> varieties = plan.web().trees().stream()
-                .map(PartnerWeb.Flowering::variety)
+        List<Variety> varieties = web.trees().stream()
+                .map(Flowering::variety)
                 .filter(v -> v.bloomGroup() != 0)
                 .distinct()
                 .sorted(Comparator.comparing(
@@ -95,7 +100,7 @@ public class PartnerController {
             Variety v = varieties.get(i);
             String labels = String.join(
                     " ",
-                    plan.web().trees().stream()
+                    web.trees().stream()
                             .filter(t -> t.variety().key().equals(v.key()))
                             .limit(5)
                             .map(t -> t.label().split(" ‘")[0])
@@ -103,9 +108,9 @@ public class PartnerController {
             boolean serves = links.stream()
                     .anyMatch(link -> link.partner().variety().key().equals(v.key())
                             && link.score().value() >= 0.2);
-            String first = plan.web().trees().stream()
+            String first = web.trees().stream()
                     .filter(t -> t.variety().key().equals(v.key()))
-                    .map(PartnerWeb.Flowering::id)
+                    .map(Flowering::id)
                     .findFirst()
                     .orElseThrow();
             bars.add(new Bar(

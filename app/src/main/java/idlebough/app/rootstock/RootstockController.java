@@ -1,17 +1,23 @@
 package idlebough.app.rootstock;
 
-import idlebough.app.layout.Tree;
-import idlebough.app.layout.TreeState;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.variety.Choice;
+import idlebough.app.store.Plan;
+import idlebough.core.site.Tree;
+import idlebough.core.judge.Subject;
+import idlebough.core.crop.Misfit;
+import idlebough.core.crop.Catalogue;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.TreeRow;
+import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Working;
 import idlebough.core.crop.Rootstock;
-import idlebough.core.rootstock.Rootstocks;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.crop.Variety;
 import java.util.ArrayList;
@@ -30,25 +36,28 @@ import org.springframework.web.bind.annotation.RequestParam;
 public class RootstockController {
     private static final double OVERLAP = 0.62;
     private final Pages pages;
+    private final Edits edits;
 
-    RootstockController(Pages pages) {
+    RootstockController(Pages pages, Edits edits) {
         this.pages = pages;
+        this.edits = edits;
     }
 
     /** One stock offered for a variety. */
-    public record Offer(Rootstock stock, TreeSize size, Rootstocks.Misfit misfit, boolean chosen, Working working) {}
+    public record Offer(Rootstock stock, TreeSize size, Misfit misfit, boolean chosen, Working working) {}
 
     /** A silhouette beside a person of 1.7 m; page units. */
     public record Shape(Offer offer, double x, double crownWidth, double crownHeight, double treeHeight) {}
 
     /** A choice with its names. */
-    public record Named(Choice choice, Variety variety, Rootstock stock) {}
+    public record Named(ChoiceRow choice, Variety variety, Rootstock stock) {}
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String choice) {
-        Reckoning plan = pages.open(model, scope, Stage.ROOTSTOCKS);
-        List<Named> choices = plan.plan().choices().stream()
-                .map(c -> new Named(c, plan.variety(c.varietyKey()), plan.stock(c)))
+        PlanView plan = pages.open(model, scope, StagePage.ROOTSTOCKS);
+        Catalogue catalogue = plan.evaluation().varieties().catalogue();
+        List<Named> choices = plan.rows().choices().stream()
+                .map(c -> named(catalogue, c))
                 .toList();
         Named picked = choice == null
                 ? choices.stream()
@@ -64,11 +73,11 @@ public class RootstockController {
         model.addAttribute("picked", picked);
         if (picked != null) {
             Variety variety = picked.variety();
-            List<Offer> offers = Rootstocks.forCrop(variety.crop().key()).stream()
+            List<Offer> offers = catalogue.rootstocksFor(variety.crop()).stream()
                     .map(stock -> new Offer(
                             stock,
                             TreeSize.of(variety, stock),
-                            Rootstocks.misfit(variety, stock),
+                            catalogue.misfit(variety, stock).orElse(null),
                             stock.equals(picked.stock()),
                             TreeSize.working(variety, stock)))
                     .toList();
@@ -77,8 +86,8 @@ public class RootstockController {
                     "about",
                     pages.about(
                             plan,
-                            Stage.ROOTSTOCKS.room(),
-                            "choice:" + picked.choice().id()));
+                            StagePage.ROOTSTOCKS.room(),
+                            new Subject(Subject.Kind.CHOICE, picked.choice().id())));
             // Crowns may overlap in the drawing: their outlines are compared, not planted.
             double width = OVERLAP
                             * offers.stream()
@@ -106,27 +115,40 @@ public class RootstockController {
         return "rootstock/rootstocks";
     }
 
+    private static Named named(Catalogue catalogue, ChoiceRow row) {
+        String stock = row.rootstockKey();
+        return new Named(
+                row,
+                catalogue.variety(row.varietyKey()),
+                stock == null ? null : catalogue.findRootstock(stock).orElse(null));
+    }
+
     @PostMapping
-    String choose(Scope scope, @RequestParam String choice, @RequestParam String stock) {
-        Reckoning plan = pages.reckon(scope);
-        Choice before = plan.plan().choices().stream()
-                .filter(c -> c.id().equals(choice))
-                .findFirst()
+    String choose(Scope scope, FormStamp stamp, @RequestParam String choice, @RequestParam String stock) {
+        PlanView plan = pages.plan(scope);
+        Catalogue catalogue = plan.evaluation().varieties().catalogue();
+        ChoiceRow before = plan.rows().choice(choice).orElseThrow(NotFound::new);
+        Variety variety = catalogue.variety(before.varietyKey());
+        Rootstock chosen = catalogue
+                .findRootstock(stock)
+                .filter(of -> of.crops().contains(variety.crop().key()))
                 .orElseThrow(NotFound::new);
-        Rootstock chosen = Rootstocks.find(stock);
-        Variety variety = plan.variety(before.varietyKey());
-        if (chosen == null || !chosen.crops().contains(variety.crop().key())) {
-            throw new NotFound();
-        }
-        pages.changes().make(scope, variety.name() + " on " + chosen.name(), pen -> {
-            pen.save(pages.changes().with(before, Map.of("rootstockKey", stock)));
-            // Trees of this choice that are not yet in the ground follow it.
-            for (Tree tree : plan.plan().trees()) {
-                if (choice.equals(tree.choiceId()) && tree.state() == TreeState.PLANNED) {
-                    pen.save(pages.changes().with(tree, Map.of("rootstockKey", stock)));
-                }
-            }
-        });
+        edits.apply(
+                scope,
+                stamp.change(variety.name() + " on " + chosen.name()),
+                now -> grafted(now, before, stock, stamp.revision()));
         return "redirect:/orchards/" + scope.orchard() + "/rootstocks?choice=" + choice;
+    }
+
+    /** The choice, and its trees that are not yet in the ground. */
+    private static List<Edit> grafted(Plan now, ChoiceRow choice, String stock, long base) {
+        List<Edit> all = new ArrayList<>();
+        all.add(Edit.change(choice, base, Map.of("rootstockKey", stock)));
+        for (TreeRow tree : now.rows().trees()) {
+            if (choice.id().equals(tree.choiceId()) && tree.life().state() == Tree.State.PLANNED) {
+                all.add(Edit.change(tree, now.revision(), Map.of("rootstockKey", stock)));
+            }
+        }
+        return all;
     }
 }

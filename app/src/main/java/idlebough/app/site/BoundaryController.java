@@ -1,9 +1,14 @@
 package idlebough.app.site;
 
+import idlebough.app.web.BadInput;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.SiteRow;
 import idlebough.app.exchange.BoundaryFile;
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
@@ -33,9 +38,11 @@ public class BoundaryController {
     private static final long MOST = 20_000_000;
     private static final double USUAL_TOLERANCE = 1.5;
     private final Pages pages;
+    private final Edits edits;
 
-    BoundaryController(Pages pages) {
+    BoundaryController(Pages pages, Edits edits) {
         this.pages = pages;
+        this.edits = edits;
     }
 
     @GetMapping
@@ -53,7 +60,7 @@ public class BoundaryController {
             @RequestParam MultipartFile file,
             @RequestParam Map<String, String> typed)
             throws IOException {
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         Fields fields = new Fields(typed, reader.display());
         model.addAttribute("fields", fields);
         Double asked = fields.optional("tolerance", Quantity.LENGTH, 0, 50);
@@ -70,7 +77,7 @@ public class BoundaryController {
             fields.complain("file", read.complaint());
             return "site/boundary";
         }
-        Site site = plan.plan().site();
+        SiteRow.Where site = plan.site().where();
         String misplaced = misplaced(read.ring(), site);
         if (misplaced != null) {
             fields.complain("file", misplaced);
@@ -96,8 +103,7 @@ public class BoundaryController {
         fields.put("corners", SiteText.corners(track.corners()))
                 .put("latitude", String.format(Locale.ROOT, "%.7f", frame.latitude()))
                 .put("longitude", String.format(Locale.ROOT, "%.7f", frame.longitude()))
-                .put("tapes", read.tapes() == null ? "" : read.tapes())
-                .put("version", site.version());
+                .put("tapes", read.tapes() == null ? "" : read.tapes());
         return "site/boundary";
     }
 
@@ -112,7 +118,7 @@ public class BoundaryController {
     }
 
     /** A sentence when the file lies where no orchard can, or has its two figures the wrong way round. */
-    static String misplaced(List<LocalFrame.Geographic> ring, Site site) {
+    static String misplaced(List<LocalFrame.Geographic> ring, SiteRow.Where site) {
         LocalFrame.Geographic first = ring.get(0);
         boolean swappedFits = Math.abs(first.longitude() - site.latitude()) < 2
                 && Math.abs(first.latitude() - site.latitude()) > 2
@@ -136,36 +142,29 @@ public class BoundaryController {
     @PostMapping("/take")
     String take(
             Scope scope,
+            FormStamp stamp,
             @RequestParam String corners,
             @RequestParam double latitude,
             @RequestParam double longitude,
-            @RequestParam(defaultValue = "") String tapes,
-            @RequestParam int version) {
+            @RequestParam(defaultValue = "") String tapes) {
         List<Point> points = SiteText.points(corners);
         if (Plot.complaint(points) != null
                 || Math.abs(latitude) > 66
                 || !(Math.abs(longitude) <= 180)
                 || tapes.length() > 5000) {
-            throw new IllegalArgumentException("no boundary");
+            throw new BadInput("no boundary");
         }
-        Site site = pages.reckon(scope).plan().site();
         Map<String, Object> changed = new LinkedHashMap<>();
         changed.put("corners", SiteText.corners(points));
         changed.put("latitude", latitude);
         changed.put("longitude", longitude);
-        changed.put("version", version);
         if (!tapes.isBlank()) {
             changed.put("tapes", tapes);
         }
-        try {
-            pages.changes()
-                    .make(
-                            scope,
-                            "Took the boundary from a file",
-                            pen -> pen.save(pages.changes().with(site, changed)));
-        } catch (LostRace raced) {
-            return "redirect:/orchards/" + scope.orchard() + "/site/boundary?raced";
-        }
+        edits.apply(
+                scope,
+                stamp.change("Took the boundary from a file"),
+                now -> List.of(Edit.change(now.rows().site(), stamp.revision(), changed)));
         return "redirect:/orchards/" + scope.orchard() + "/site";
     }
 }

@@ -1,17 +1,21 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.core.orchard.Orchard;
+import idlebough.core.orchard.Evaluation;
+import idlebough.app.web.BadInput;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edit;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.store.Edits;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
-import idlebough.core.crop.Crops;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Drawable;
@@ -36,17 +40,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/site")
 public class DrawController {
     private static final String BOUNDARY = "boundary";
+    private static final Double USUAL_CROWN = 5.0;
     private final Pages pages;
-    private final PlanReader reader;
-    private final FeatureMapper features;
-    private final SiteMapper sites;
+    private final Edits edits;
     private final ShadeView shades;
 
-    DrawController(Pages pages, PlanReader reader, FeatureMapper features, SiteMapper sites, ShadeView shades) {
+    DrawController(Pages pages, Edits edits, ShadeView shades) {
         this.pages = pages;
-        this.reader = reader;
-        this.features = features;
-        this.sites = sites;
+        this.edits = edits;
         this.shades = shades;
     }
 
@@ -57,13 +58,10 @@ public class DrawController {
             Model model,
             @RequestParam(required = false) String feature,
             @RequestParam(required = false) String fresh) {
-        Reckoning plan = SiteController.open(pages, scope, say, model, false);
+        PlanView plan = SiteController.open(pages, scope, say, model, false);
         Feature.Kind drawing = kind(fresh);
         model.addAttribute("drawing", drawing);
-        Drawn picked = plan.plan().drawn().stream()
-                .filter(d -> d.id().equals(feature))
-                .findFirst()
-                .orElse(null);
+        FeatureRow picked = feature == null ? null : plan.rows().feature(feature).orElse(null);
         return page(model, plan, picked, BOUNDARY.equals(feature), picked == null ? null : form(picked, say.display()));
     }
 
@@ -74,42 +72,37 @@ public class DrawController {
                 .orElse(null);
     }
 
-    private static String page(Model model, Reckoning plan, Drawn picked, boolean boundary, Fields fields) {
+    private static String page(Model model, PlanView plan, FeatureRow picked, boolean boundary, Fields fields) {
         model.addAttribute("picked", picked);
         model.addAttribute("boundary", boundary);
         model.addAttribute("fields", fields);
         model.addAttribute("kinds", Feature.Kind.values());
         model.addAttribute("materials", Feature.Material.values());
-        model.addAttribute("crops", Crops.all());
-        model.addAttribute("drawn", plan.plan().drawn());
+        model.addAttribute("crops", plan.evaluation().varieties().catalogue().crops());
+        model.addAttribute("drawn", plan.rows().features());
         model.addAttribute(
                 "handles",
-                picked != null ? picked.points() : boundary ? plan.plan().site().corners() : "");
+                picked != null ? picked.points() : boundary ? plan.site().boundary().corners() : "");
         return "site/draw";
     }
 
-    private static Fields form(Drawn row, Display display) {
+    private static Fields form(FeatureRow row, Display display) {
         return Fields.blank(display)
                 .put("name", row.name())
-                .put("height", row.height(), row.kind() == Feature.Kind.SPOT ? Quantity.TAPE : Quantity.LENGTH)
-                .put("width", row.width(), Quantity.LENGTH)
-                .put("crown", row.crown(), Quantity.LENGTH)
-                .put("evergreen", row.evergreen() ? "true" : "")
+                .put("height", row.body().height(), row.kind() == Feature.Kind.SPOT ? Quantity.TAPE : Quantity.LENGTH)
+                .put("width", row.body().width(), Quantity.LENGTH)
+                .put("crown", row.body().crown(), Quantity.LENGTH)
+                .put("evergreen", row.body().evergreen() ? "true" : "")
                 .put("material", row.material())
-                .put("clearance", row.clearance(), Quantity.LENGTH)
+                .put("clearance", row.body().clearance(), Quantity.LENGTH)
                 .put("about", row.about())
-                .put("flow", row.flow(), Quantity.FLOW)
-                .put("pressure", row.pressure(), Quantity.PRESSURE)
-                .put("corners", Places.text(SiteText.points(row.points()), display))
-                .put("version", row.version());
+                .put("flow", row.supply().flow(), Quantity.FLOW)
+                .put("pressure", row.supply().pressure(), Quantity.PRESSURE)
+                .put("corners", Places.text(SiteText.points(row.points()), display));
     }
 
-    private Drawn find(Scope scope, String id) {
-        Drawn row = features.find(scope, id);
-        if (row == null || row.deleted()) {
-            throw new NotFound();
-        }
-        return row;
+    private static FeatureRow find(PlanView plan, String id) {
+        return plan.rows().feature(id).orElseThrow(NotFound::new);
     }
 
     /** A new feature: its kind and where it was drawn, or typed. */
@@ -119,13 +112,14 @@ public class DrawController {
             Reader say,
             Model model,
             HttpServletResponse response,
+            FormStamp stamp,
             @RequestParam String kind,
             @RequestParam(defaultValue = "") String points,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         Feature.Kind of = kind(kind);
         if (of == null) {
-            throw new IllegalArgumentException("no kind " + kind);
+            throw new BadInput("no kind " + kind);
         }
         Fields fields = new Fields(typed, say.display());
         List<Point> places = points.isBlank() ? Places.read(fields, "corners") : points(points);
@@ -133,29 +127,34 @@ public class DrawController {
         if (complaint != null) {
             return refused(scope, say, model, response, complaint, of, null, places);
         }
-        Drawn row = new Drawn(
-                Ids.next(),
-                scope.orchard(),
-                of,
+        String pit = of == Feature.Kind.ZONE && !plan.pits().isEmpty()
+                ? plan.pits().get(0).id()
+                : null;
+        FeatureRow row = fresh(scope.orchard(), of, places, pit);
+        String id = edits.apply(scope, stamp.change("Drew " + article(of.words())), now -> List.of(Edit.add(row)))
+                .rowIds()
+                .get(0);
+        return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + id;
+    }
+
+    private static FeatureRow fresh(String orchard, Feature.Kind kind, List<Point> places, String about) {
+        Double crown = kind == Feature.Kind.TREE ? USUAL_CROWN : null;
+        Double height = kind == Feature.Kind.SPOT ? null : kind.usualHeight();
+        Feature.Material material =
+                switch (kind) {
+                    case WALL -> Feature.Material.MASONRY;
+                    case FENCE -> Feature.Material.BOARDS;
+                    default -> null;
+                };
+        return new FeatureRow(
+                RowKey.fresh(orchard),
+                kind,
                 "",
                 SiteText.corners(places),
-                of == Feature.Kind.SPOT ? null : of.usualHeight(),
-                null,
-                of == Feature.Kind.TREE ? Double.valueOf(5) : null,
-                false,
-                of == Feature.Kind.WALL
-                        ? Feature.Material.MASONRY
-                        : of == Feature.Kind.FENCE ? Feature.Material.BOARDS : null,
-                of.usualClearance(),
-                of == Feature.Kind.ZONE && !plan.pits().isEmpty()
-                        ? plan.pits().get(0).id()
-                        : null,
-                null,
-                null,
-                0,
-                false);
-        pages.changes().make(scope, "Drew " + article(of.words()), pen -> pen.add(row));
-        return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + row.id();
+                new FeatureRow.Body(height, null, crown, false, kind.usualClearance()),
+                material,
+                about,
+                new FeatureRow.Supply(null, null));
     }
 
     private static String article(String words) {
@@ -170,10 +169,10 @@ public class DrawController {
             HttpServletResponse response,
             String complaint,
             Feature.Kind drawing,
-            Drawn picked,
+            FeatureRow picked,
             List<Point> places) {
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-        Reckoning plan = SiteController.open(pages, scope, say, model, false);
+        PlanView plan = SiteController.open(pages, scope, say, model, false);
         model.addAttribute("complaint", complaint);
         model.addAttribute("drawing", picked == null ? drawing : null);
         Sheet sheet = (Sheet) model.getAttribute("sheet");
@@ -192,11 +191,24 @@ public class DrawController {
             Scope scope,
             Reader say,
             Model model,
-            HttpServletResponse response,
+            FormStamp stamp,
             @PathVariable String feature,
             @RequestParam Map<String, String> typed) {
-        Drawn before = find(scope, feature);
+        FeatureRow before = find(pages.plan(scope), feature);
         Fields fields = new Fields(typed, say.display());
+        FeatureRow after = read(fields, before);
+        if (!fields.wrong()) {
+            edits.apply(
+                    scope,
+                    stamp.change("Changed " + after.title()),
+                    now -> List.of(Edit.save(after, stamp.revision())));
+            return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + feature;
+        }
+        PlanView plan = SiteController.open(pages, scope, say, model, false);
+        return page(model, plan, find(plan, feature), false, fields);
+    }
+
+    private static FeatureRow read(Fields fields, FeatureRow before) {
         Feature.Kind kind = before.kind();
         List<Point> places = Places.read(fields, "corners");
         String complaint = fields.complaint("corners") == null ? Drawable.complaint(kind, places) : null;
@@ -204,36 +216,24 @@ public class DrawController {
             fields.complain("corners", complaint);
         }
         boolean spot = kind == Feature.Kind.SPOT;
-        Drawn after = new Drawn(
-                before.id(),
-                scope.orchard(),
+        String name = fields.atMost("name", 80);
+        Quantity high = spot ? Quantity.TAPE : Quantity.LENGTH;
+        return new FeatureRow(
+                before.key(),
                 kind,
-                fields.value("name").strip().length() > 80
-                        ? fields.value("name").strip().substring(0, 80)
-                        : fields.value("name").strip(),
+                name == null ? "" : name,
                 SiteText.corners(places),
-                fields.optional("height", spot ? Quantity.TAPE : Quantity.LENGTH, spot ? -450 : 0.1, spot ? 6000 : 100),
-                fields.optional("width", Quantity.LENGTH, 0.05, 100),
-                fields.optional("crown", Quantity.LENGTH, 0.3, 60),
-                fields.ticked("evergreen"),
+                new FeatureRow.Body(
+                        fields.optional("height", high, spot ? -450 : 0.1, spot ? 6000 : 100),
+                        fields.optional("width", Quantity.LENGTH, 0.05, 100),
+                        fields.optional("crown", Quantity.LENGTH, 0.3, 60),
+                        fields.ticked("evergreen"),
+                        fields.optional("clearance", Quantity.LENGTH, 0, 100)),
                 fields.value("material").isBlank() ? null : fields.choice("material", Feature.Material.class),
-                fields.optional("clearance", Quantity.LENGTH, 0, 100),
                 fields.value("about").matches("[0-9a-z-]{1,40}") ? fields.value("about") : null,
-                fields.optional("flow", Quantity.FLOW, 0, 100_000),
-                fields.optional("pressure", Quantity.PRESSURE, 0, 5000),
-                fields.version(),
-                false);
-        if (!fields.wrong()) {
-            try {
-                pages.changes().make(scope, "Changed " + after.title(), pen -> pen.save(after));
-                return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + feature;
-            } catch (LostRace raced) {
-                response.setStatus(HttpStatus.CONFLICT.value());
-                fields.against(form(find(scope, feature), say.display()));
-            }
-        }
-        Reckoning plan = SiteController.open(pages, scope, say, model, false);
-        return page(model, plan, find(scope, feature), false, fields);
+                new FeatureRow.Supply(
+                        fields.optional("flow", Quantity.FLOW, 0, 100_000),
+                        fields.optional("pressure", Quantity.PRESSURE, 0, 5000)));
     }
 
     /** Only its place: what a drag or an arrow key sends. */
@@ -243,123 +243,93 @@ public class DrawController {
             Reader say,
             Model model,
             HttpServletResponse response,
+            FormStamp stamp,
             @PathVariable String feature,
-            @RequestParam String points,
-            @RequestParam int version) {
-        boolean boundary = feature.equals(BOUNDARY);
+            @RequestParam String points) {
         List<Point> places = points(points);
-        if (boundary) {
-            return corners(scope, say, model, response, places, version);
+        if (feature.equals(BOUNDARY)) {
+            return corners(scope, say, model, response, stamp, places);
         }
-        Drawn before = find(scope, feature);
+        FeatureRow before = find(pages.plan(scope), feature);
         String complaint = Drawable.complaint(before.kind(), places);
         if (complaint != null) {
             return refused(scope, say, model, response, complaint, null, before, places);
         }
-        Drawn after = pages.changes().with(before, Map.of("points", SiteText.corners(places), "version", version));
-        try {
-            pages.changes().make(scope, "Moved " + before.title(), pen -> pen.save(after));
-        } catch (LostRace raced) {
-            return raced(scope, say, model, response, find(scope, feature), places);
-        }
+        edits.apply(
+                scope,
+                stamp.change("Moved " + before.title()),
+                now -> List.of(Edit.change(before, stamp.revision(), Map.of("points", SiteText.corners(places)))));
         return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + feature;
     }
 
-    /** The second to save sees what stands there now, and keeps what was drawn. */
-    private String raced(
-            Scope scope, Reader say, Model model, HttpServletResponse response, Drawn now, List<Point> places) {
-        String page = refused(
-                scope,
-                say,
-                model,
-                response,
-                "Someone else moved " + now.title()
-                        + " meanwhile. What stands there now is drawn in ink, yours is dashed; save yours or leave it.",
-                null,
-                now,
-                places);
-        response.setStatus(HttpStatus.CONFLICT.value());
-        return page;
-    }
-
     private String corners(
-            Scope scope, Reader say, Model model, HttpServletResponse response, List<Point> places, int version) {
-        Reckoning plan = pages.reckon(scope);
+            Scope scope, Reader say, Model model, HttpServletResponse response, FormStamp stamp, List<Point> places) {
         String complaint = Plot.complaint(places);
-        if (complaint == null) {
-            Site after = pages.changes()
-                    .with(plan.plan().site(), Map.of("corners", SiteText.corners(places), "version", version));
-            try {
-                pages.changes().make(scope, "Moved the boundary", pen -> pen.save(after));
-                return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + BOUNDARY;
-            } catch (LostRace raced) {
-                complaint =
-                        "Someone else changed the ground meanwhile. What stands there now is drawn in ink, yours is dashed; save yours or leave it.";
-                response.setStatus(HttpStatus.CONFLICT.value());
-            }
-        } else {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        if (complaint != null) {
+            refused(scope, say, model, response, complaint, null, null, places);
+            return page(model, pages.plan(scope), null, true, null);
         }
-        int status = response.getStatus();
-        refused(scope, say, model, response, complaint, null, null, places);
-        response.setStatus(status);
-        Reckoning now = pages.reckon(scope);
-        return page(model, now, null, true, null);
+        edits.apply(
+                scope,
+                stamp.change("Moved the boundary"),
+                now -> List.of(Edit.change(
+                        now.rows().site(), stamp.revision(), Map.of("corners", SiteText.corners(places)))));
+        return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + BOUNDARY;
     }
 
     /** Several at once: moved by so much, or taken out. */
     @PostMapping("/features/together")
     String together(
             Scope scope,
+            FormStamp stamp,
             @RequestParam String ids,
             @RequestParam(defaultValue = "0") double dx,
             @RequestParam(defaultValue = "0") double dy,
             @RequestParam(defaultValue = "false") boolean remove) {
         if (!Double.isFinite(dx) || !Double.isFinite(dy) || Math.abs(dx) > 20_000 || Math.abs(dy) > 20_000) {
-            throw new IllegalArgumentException("moved off the earth");
+            throw new BadInput("moved off the earth");
         }
-        List<Drawn> rows =
-                Arrays.stream(ids.split(",")).map(id -> find(scope, id)).toList();
+        PlanView plan = pages.plan(scope);
+        List<FeatureRow> rows =
+                Arrays.stream(ids.split(",")).map(id -> find(plan, id)).toList();
         String what = rows.size() == 1 ? rows.get(0).title() : rows.size() + " features";
-        Changes changes = pages.changes();
-        changes.make(
-                scope,
-                (remove ? "Took out " : "Moved ") + what,
-                pen -> rows.forEach(row -> {
-                    if (remove) {
-                        pen.remove(row);
-                    } else {
-                        List<Point> moved = SiteText.points(row.points()).stream()
-                                .map(p -> new Point(p.x() + dx, p.y() + dy))
-                                .toList();
-                        pen.save(changes.with(row, Map.of("points", SiteText.corners(moved))));
-                    }
-                }));
+        edits.apply(scope, stamp.change((remove ? "Took out " : "Moved ") + what), now -> rows.stream()
+                .map(row -> remove
+                        ? Edit.remove(row, stamp.revision())
+                        : Edit.change(row, stamp.revision(), Map.of("points", shifted(row, dx, dy))))
+                .toList());
         return "redirect:/orchards/" + scope.orchard() + "/site/draw"
                 + (remove || rows.size() > 1 ? "" : "?feature=" + rows.get(0).id());
     }
 
-    /** The shadows while something is dragged: reckoned, not stored. */
+    private static String shifted(FeatureRow row, double dx, double dy) {
+        return SiteText.corners(SiteText.points(row.points()).stream()
+                .map(p -> new Point(p.x() + dx, p.y() + dy))
+                .toList());
+    }
+
+    /** The shadows while something is dragged: computed, not stored. */
     @GetMapping("/try")
     String tryOut(
             Scope scope,
-            Reader say,
             Model model,
             @RequestParam String feature,
             @RequestParam String points,
             @RequestParam(required = false) Integer day,
             @RequestParam(required = false) Integer minute) {
-        Reckoning stored = pages.reckon(scope);
-        Drawn row = stored.plan().drawn().stream()
-                .filter(d -> d.id().equals(feature))
-                .findFirst()
-                .orElseThrow(NotFound::new);
+        PlanView stored = pages.plan(scope);
+        FeatureRow row = find(stored, feature);
         List<Point> places = points(points);
         if (stored.plot() == null || Drawable.complaint(row.kind(), places) != null) {
             throw new NotFound();
         }
-        Reckoning plan = reader.reckon(stored.plan()
-                .withDrawn(pages.changes().with(row, Map.of("points", SiteText.corners(places)))));
+        Evaluation evaluation = stored.evaluation();
+        Orchard orchard = evaluation.orchard();
+        List<Feature> features = orchard.site().features().stream()
+                .map(f -> f.id().equals(feature) ? f.at(places) : f)
+                .toList();
+        PlanView plan =
+                stored.as(evaluation.with(orchard.with(orchard.site().withFeatures(features))));
         shades.put(model, plan, SiteController.sheet(stored.plot()), day, minute);
         return "site/layers :: shade";
     }
@@ -367,7 +337,7 @@ public class DrawController {
     /** Points as the sheet sends them: {@code x y;x y}, metres. */
     private static List<Point> points(String text) {
         if (text.length() > 20_000 || !text.matches("(-?\\d{1,6}(\\.\\d{1,6})? -?\\d{1,6}(\\.\\d{1,6})?(;|$))+")) {
-            throw new IllegalArgumentException("no points");
+            throw new BadInput("no points");
         }
         return SiteText.points(text.endsWith(";") ? text.substring(0, text.length() - 1) : text);
     }

@@ -1,10 +1,16 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Plan;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.TestRow;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
@@ -43,73 +49,58 @@ public class FillingController {
     private static final Duration AHEAD = Duration.ofMinutes(2);
 
     private final Pages pages;
-    private final PitMapper pits;
-    private final FillingMapper fillings;
+    private final Edits edits;
     private final Clock clock;
 
-    FillingController(Pages pages, PitMapper pits, FillingMapper fillings, Clock clock) {
+    FillingController(Pages pages, Edits edits, Clock clock) {
         this.pages = pages;
-        this.pits = pits;
-        this.fillings = fillings;
+        this.edits = edits;
         this.clock = clock;
     }
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @PathVariable String pit, @PathVariable String test) {
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
-        Pit row = pit(scope, pit);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
+        PitRow row = pit(plan, pit);
         Fields fields;
         if (test.equals("new")) {
-            List<Filling> others = plan.plan().fillings().stream()
-                    .filter(f -> f.pitId().equals(pit))
-                    .toList();
-            Filling last = others.isEmpty() ? null : others.get(others.size() - 1);
+            List<TestRow> others = plan.rows().testsOf(pit);
+            TestRow last = others.isEmpty() ? null : others.get(others.size() - 1);
             fields = Fields.blank(reader.display())
                     .put("label", last == null ? "1" : last.label())
-                    .put("shape", last == null ? Filling.Shape.CYLINDER : last.shape())
-                    .put("a", last == null ? Double.valueOf(0.3) : Double.valueOf(last.a()), Quantity.SHORT_LENGTH)
-                    .put("b", last == null ? null : last.b(), Quantity.SHORT_LENGTH)
+                    .put("shape", last == null ? TestRow.Shape.CYLINDER : last.hole().shape())
+                    .put("a", last == null ? Double.valueOf(0.3) : Double.valueOf(last.hole().a()), Quantity.SHORT_LENGTH)
+                    .put("b", last == null ? null : last.hole().b(), Quantity.SHORT_LENGTH)
                     .put(
                             "depth",
-                            last == null ? Double.valueOf(0.4) : Double.valueOf(last.depth()),
+                            last == null ? Double.valueOf(0.4) : Double.valueOf(last.hole().depth()),
                             Quantity.SHORT_LENGTH)
                     .put("secondFilling", last == null ? "" : "true");
         } else {
-            fields = form(find(scope, pit, test), reader.display());
+            fields = form(find(plan, pit, test), reader.display());
         }
         return page(model, plan, row, test, fields);
     }
 
-    private Pit pit(Scope scope, String id) {
-        Pit row = pits.find(scope, id);
-        if (row == null || row.deleted()) {
-            throw new NotFound();
-        }
-        return row;
+    private static PitRow pit(PlanView plan, String id) {
+        return plan.rows().pit(id).orElseThrow(NotFound::new);
     }
 
-    private Filling find(Scope scope, String pit, String id) {
-        Filling row = fillings.find(scope, id);
-        if (row == null || row.deleted() || !row.pitId().equals(pit)) {
-            throw new NotFound();
-        }
-        return row;
+    private static TestRow find(PlanView plan, String pit, String id) {
+        return plan.rows().test(id).filter(row -> row.pitId().equals(pit)).orElseThrow(NotFound::new);
     }
 
-    private static String page(Model model, Reckoning plan, Pit pit, String test, Fields fields) {
+    private static String page(Model model, PlanView plan, PitRow pit, String test, Fields fields) {
         model.addAttribute("pitRow", pit);
         model.addAttribute("testId", test);
         model.addAttribute("fields", fields);
-        model.addAttribute("shapes", Filling.Shape.values());
-        Filling row = plan.plan().fillings().stream()
-                .filter(f -> f.id().equals(test))
-                .findFirst()
-                .orElse(null);
+        model.addAttribute("shapes", TestRow.Shape.values());
+        TestRow row = plan.rows().test(test).orElse(null);
         model.addAttribute("row", row);
         model.addAttribute(
                 "others",
-                plan.plan().fillings().stream()
-                        .filter(f -> f.pitId().equals(pit.id()) && !f.id().equals(test))
+                plan.rows().testsOf(pit.id()).stream()
+                        .filter(f -> !f.id().equals(test))
                         .toList());
         model.addAttribute("sifted", row == null ? null : row.test().sift());
         DrainageRate rate = row == null ? null : row.test().rate();
@@ -118,7 +109,7 @@ public class FillingController {
         return "site/test";
     }
 
-    private static List<Figure> figures(DrainageRate rate, Filling row) {
+    private static List<Figure> figures(DrainageRate rate, TestRow row) {
         List<Figure> figures = new ArrayList<>(List.of(
                 Figure.of(
                         "rate",
@@ -138,7 +129,7 @@ public class FillingController {
                         Amount.of(rate.hoursToEmpty(), Quantity.HOURS),
                         "the same test",
                         rate::working)));
-        if (row.glazed()) {
+        if (row.filling().glazed()) {
             figures.add(Figure.of(
                     "glazed",
                     "if only the bottom drained",
@@ -149,7 +140,7 @@ public class FillingController {
         return figures;
     }
 
-    private static Fields form(Filling row, Display display) {
+    private static Fields form(TestRow row, Display display) {
         StringBuilder readings = new StringBuilder();
         SiteText.readings(row.readings())
                 .forEach(r -> readings.append(display.plain(r.minutes(), r.minutes() == Math.rint(r.minutes()) ? 0 : 1)
@@ -159,16 +150,15 @@ public class FillingController {
                         .append('\n'));
         return Fields.blank(display)
                 .put("label", row.label())
-                .put("shape", row.shape())
-                .put("a", row.a(), Quantity.SHORT_LENGTH)
-                .put("b", row.b(), Quantity.SHORT_LENGTH)
-                .put("depth", row.depth(), Quantity.SHORT_LENGTH)
-                .put("secondFilling", row.secondFilling() ? "true" : "")
-                .put("glazed", row.glazed() ? "true" : "")
-                .put("waterEntered", row.waterEntered() ? "true" : "")
-                .put("waterDepth", row.waterDepth(), Quantity.SHORT_LENGTH)
-                .put("readings", readings)
-                .put("version", row.version());
+                .put("shape", row.hole().shape())
+                .put("a", row.hole().a(), Quantity.SHORT_LENGTH)
+                .put("b", row.hole().b(), Quantity.SHORT_LENGTH)
+                .put("depth", row.hole().depth(), Quantity.SHORT_LENGTH)
+                .put("secondFilling", row.filling().secondFilling() ? "true" : "")
+                .put("glazed", row.filling().glazed() ? "true" : "")
+                .put("waterEntered", row.filling().waterEntered() ? "true" : "")
+                .put("waterDepth", row.filling().waterDepth(), Quantity.SHORT_LENGTH)
+                .put("readings", readings);
     }
 
     @PostMapping
@@ -176,57 +166,54 @@ public class FillingController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String pit,
             @PathVariable String test,
             @RequestParam Map<String, String> typed) {
-        pages.reckon(scope);
-        Pit of = pit(scope, pit);
+        PlanView seen = pages.plan(scope);
+        PitRow of = pit(seen, pit);
         boolean fresh = test.equals("new");
-        Filling before = fresh ? null : find(scope, pit, test);
+        TestRow before = fresh ? null : find(seen, pit, test);
         Fields fields = new Fields(typed, reader.display());
-        Filling row = read(fields, scope, pit, before);
+        TestRow row = read(fields, scope, pit, before);
         if (!fields.wrong()) {
-            Filling begun =
-                    fields.ticked("begin") ? pages.changes().with(row, Map.of("begunAt", clock.instant())) : row;
-            try {
-                pages.changes()
-                        .make(scope, "Tested pit " + of.label() + ", " + row.title(), pen -> pen.put(before, begun));
-                return "redirect:/orchards/" + scope.orchard() + "/site/pits/" + pit + "/tests/" + row.id();
-            } catch (LostRace raced) {
-                fields.against(form(find(scope, pit, test), reader.display()));
-            }
+            String id = edits.apply(
+                            scope,
+                            stamp.change("Tested pit " + of.label() + ", " + row.title()),
+                            now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))
+                    .rowIds()
+                    .stream()
+                    .findFirst()
+                    .orElse(test);
+            return "redirect:/orchards/" + scope.orchard() + "/site/pits/" + pit + "/tests/" + id;
         }
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         return page(model, plan, of, test, fields);
     }
 
-    private Filling read(Fields fields, Scope scope, String pit, Filling before) {
-        Filling.Shape shape = fields.choice("shape", Filling.Shape.class);
+    private TestRow read(Fields fields, Scope scope, String pit, TestRow before) {
+        TestRow.Shape shape = fields.choice("shape", TestRow.Shape.class);
         double a = fields.required("a", Quantity.SHORT_LENGTH, 0.05, 3);
-        Double b = shape == Filling.Shape.CYLINDER ? null : fields.optional("b", Quantity.SHORT_LENGTH, 0, 3);
-        if (shape == Filling.Shape.BOX && b == null) {
+        Double b = shape == TestRow.Shape.CYLINDER ? null : fields.optional("b", Quantity.SHORT_LENGTH, 0, 3);
+        if (shape == TestRow.Shape.BOX && b == null) {
             fields.complain("b", "A rectangular hole has two widths.");
         }
-        if (shape == Filling.Shape.TAPER && b != null && b > a) {
+        if (shape == TestRow.Shape.TAPER && b != null && b > a) {
             fields.complain("b", "This hole should be narrower at the bottom than at the top.");
         }
-        return new Filling(
-                before == null ? Ids.next() : before.id(),
-                scope.orchard(),
+        Instant begun = before == null ? null : before.begunAt();
+        return new TestRow(
+                before == null ? RowKey.fresh(scope.orchard()) : before.key(),
                 pit,
                 fields.words("label", 20),
-                shape,
-                a,
-                b,
-                fields.required("depth", Quantity.SHORT_LENGTH, 0.05, 3),
-                fields.ticked("secondFilling"),
-                fields.ticked("glazed"),
-                fields.ticked("waterEntered"),
-                fields.optional("waterDepth", Quantity.SHORT_LENGTH, 0, 5),
-                before == null ? null : before.begunAt(),
-                SiteText.readings(readings(fields)),
-                fields.version(),
-                false);
+                new TestRow.Hole(shape, a, b, fields.required("depth", Quantity.SHORT_LENGTH, 0.05, 3)),
+                new TestRow.Filling(
+                        fields.ticked("secondFilling"),
+                        fields.ticked("glazed"),
+                        fields.ticked("waterEntered"),
+                        fields.optional("waterDepth", Quantity.SHORT_LENGTH, 0, 5)),
+                fields.ticked("begin") ? clock.instant() : begun,
+                SiteText.readings(readings(fields)));
     }
 
     private static List<DrainageTest.Reading> readings(Fields fields) {
@@ -269,7 +256,7 @@ public class FillingController {
             @PathVariable String test,
             @RequestParam long taken,
             @RequestParam String down) {
-        Filling row = find(scope, pit, test);
+        TestRow row = find(pages.plan(scope), pit, test);
         Instant when = Instant.ofEpochMilli(taken);
         Entry level = Spoken.read(
                 down,
@@ -285,24 +272,29 @@ public class FillingController {
             return ResponseEntity.status(HttpStatus.UNPROCESSABLE_ENTITY).body(complaint);
         }
         double minutes = Math.round(Duration.between(row.begunAt(), when).toMillis() / 6000.0) / 10.0;
-        List<DrainageTest.Reading> readings = new ArrayList<>(SiteText.readings(row.readings()));
         DrainageTest.Reading next = new DrainageTest.Reading(Math.max(0, minutes), level.value());
-        if (!readings.contains(next)) {
-            readings.add(next);
-            pages.changes()
-                    .make(
-                            scope,
-                            "Read " + row.title(),
-                            pen -> pen.save(
-                                    pages.changes().with(row, Map.of("readings", SiteText.readings(readings)))));
-        }
+        edits.apply(scope, Edits.Change.of("Read " + row.title()), now -> appended(now, test, next));
         return ResponseEntity.ok("stored");
     }
 
+    /** The readings as they stand under the lock, and one more; two phones at one hole lose nothing. */
+    private static List<Edit> appended(Plan now, String test, DrainageTest.Reading next) {
+        TestRow row = now.rows().test(test).orElseThrow(NotFound::new);
+        List<DrainageTest.Reading> readings = new ArrayList<>(SiteText.readings(row.readings()));
+        if (readings.contains(next)) {
+            return List.of();
+        }
+        readings.add(next);
+        return List.of(Edit.change(row, now.revision(), Map.of("readings", SiteText.readings(readings))));
+    }
+
     @PostMapping("/remove")
-    String remove(Scope scope, @PathVariable String pit, @PathVariable String test) {
-        Filling row = find(scope, pit, test);
-        pages.changes().make(scope, "Took out the test of " + row.title(), pen -> pen.remove(row));
+    String remove(Scope scope, FormStamp stamp, @PathVariable String pit, @PathVariable String test) {
+        TestRow row = find(pages.plan(scope), pit, test);
+        edits.apply(
+                scope,
+                stamp.change("Took out the test of " + row.title()),
+                now -> List.of(Edit.remove(row, stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/site/pits/" + pit;
     }
 }

@@ -1,6 +1,7 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Reckoning;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Point;
@@ -21,21 +22,21 @@ public final class GroundDrawing {
      * @param second another stroke over the first, may be empty
      * @param label what stands beside it, may be empty
      */
-    public record Mark(Drawn row, String css, String path, String second, String label, double labelX, double labelY) {
+    public record Mark(FeatureRow row, String css, String path, String second, String label, double labelX, double labelY) {
         public String id() {
             return row.id();
         }
     }
 
     /** Lowest first, so that what stands covers what lies. */
-    public static List<Mark> of(Reckoning plan, Sheet sheet, idlebough.app.web.Reader say) {
-        return plan.plan().drawn().stream()
+    public static List<Mark> of(PlanView plan, Sheet sheet, idlebough.app.web.Reader say) {
+        return plan.rows().features().stream()
                 .sorted(Comparator.comparingInt(GroundDrawing::order))
                 .map(row -> mark(row, sheet, say))
                 .toList();
     }
 
-    private static int order(Drawn row) {
+    private static int order(FeatureRow row) {
         return switch (row.kind()) {
             case ZONE -> 0;
             case WET, DRAIN_FIELD, BEDS -> 1;
@@ -49,7 +50,7 @@ public final class GroundDrawing {
         };
     }
 
-    static Mark mark(Drawn row, Sheet sheet, idlebough.app.web.Reader say) {
+    static Mark mark(FeatureRow row, Sheet sheet, idlebough.app.web.Reader say) {
         Feature feature = row.feature();
         List<Point> points = feature.points();
         String css = "g-" + row.kind().name().toLowerCase(Locale.ROOT)
@@ -81,7 +82,7 @@ public final class GroundDrawing {
             }
             case POINT -> {
                 double r = row.kind() == Feature.Kind.TREE
-                        ? sheet.size((row.crown() == null ? feature.stands() * 0.7 : row.crown()) / 2)
+                        ? sheet.size((row.body().crown() == null ? feature.stands() * 0.7 : row.body().crown()) / 2)
                         : 6;
                 yield new Mark(
                         row, css, symbol(row.kind(), x, y, r), "", pointLabel(row, say), x, y + Math.min(r, 26) + 14);
@@ -89,7 +90,7 @@ public final class GroundDrawing {
         };
     }
 
-    private static String lineLabel(Drawn row, idlebough.app.web.Reader say) {
+    private static String lineLabel(FeatureRow row, idlebough.app.web.Reader say) {
         return switch (row.kind()) {
             case OVERHEAD -> row.title() + ", " + say.length(row.feature().stands()) + " up";
             case WALL, FENCE, HEDGE ->
@@ -100,9 +101,9 @@ public final class GroundDrawing {
         };
     }
 
-    private static String pointLabel(Drawn row, idlebough.app.web.Reader say) {
+    private static String pointLabel(FeatureRow row, idlebough.app.web.Reader say) {
         return switch (row.kind()) {
-            case SPOT -> row.height() == null ? "" : say.tape(row.height());
+            case SPOT -> row.body().height() == null ? "" : say.tape(row.body().height());
             case GATE -> "";
             default -> row.title();
         };

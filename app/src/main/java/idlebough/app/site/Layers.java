@@ -1,6 +1,7 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Reckoning;
+import idlebough.app.store.SiteRow;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.core.crop.Crop;
@@ -191,9 +192,9 @@ public final class Layers {
     }
 
     /** The figures beside the sun layer: of the place picked, and of the whole plot. */
-    static List<Figure> sunFigures(Reckoning plan, Point at) {
+    static List<Figure> sunFigures(PlanView plan, Point at) {
         List<Figure> figures = new ArrayList<>();
-        SunHours hours = plan.sunAt(at);
+        SunHours hours = plan.terrain().sunAt(at);
         figures.add(new Figure(
                 "sun-at",
                 Phrase.of("Sun at the cross, while in leaf"),
@@ -206,15 +207,15 @@ public final class Layers {
                 Amount.of(hours.winter(), Quantity.HOURS),
                 Phrase.of("a day"),
                 hours::working));
-        SunMap map = plan.sunMap();
+        SunMap map = plan.terrain().sunMap().orElseThrow();
         for (double wanted : new double[] {6, 8}) {
-            double share = 100 * map.shareWith(wanted, plan.sunYear().season());
+            double share = 100 * map.shareWith(wanted, plan.terrain().sunYear().season());
             figures.add(new Figure(
                     "sun-share-" + (int) wanted,
                     Phrase.of("Ground with {} or more", Amount.of(wanted, Quantity.HOURS)),
                     Amount.of(share, Quantity.PERCENT),
                     Phrase.of("of the plot"),
-                    () -> map.shareWorking(wanted, plan.sunYear().season())));
+                    () -> map.shareWorking(wanted, plan.terrain().sunYear().season())));
         }
         return figures;
     }
@@ -222,17 +223,17 @@ public final class Layers {
     /** For which crops how much of the ground has sun enough. */
     public record CropSun(Crop crop, double wanted, double share) {}
 
-    static List<CropSun> crops(Reckoning plan) {
-        return plan.crops().stream()
+    static List<CropSun> crops(PlanView plan) {
+        return plan.evaluation().site().crops().stream()
                 .map(crop -> new CropSun(
                         crop,
                         crop.sunHours(),
-                        plan.sunMap().shareWith(crop.sunHours(), plan.sunYear().season())))
+                        plan.terrain().sunMap().orElseThrow().shareWith(crop.sunHours(), plan.terrain().sunYear().season())))
                 .toList();
     }
 
-    static List<Figure> coldFigures(Reckoning plan, Point at) {
-        Microclimate here = plan.microclimate(at);
+    static List<Figure> coldFigures(PlanView plan, Point at) {
+        Microclimate here = plan.terrain().microclimate(at);
         List<Figure> figures = new ArrayList<>();
         figures.add(new Figure(
                 "microclimate",
@@ -245,33 +246,34 @@ public final class Layers {
         figures.add(new Figure(
                 "slope",
                 Phrase.of("Fall of the ground"),
-                Amount.of(plan.ground().slope(), Quantity.SLOPE),
+                Amount.of(plan.terrain().ground().slope(), Quantity.SLOPE),
                 Phrase.of(""),
-                () -> plan.ground().working()));
-        plan.cold().pools().stream()
+                () -> plan.terrain().ground().working()));
+        ColdAir cold = plan.terrain().cold().orElseThrow();
+        cold.pools().stream()
                 .limit(3)
                 .forEach(pool -> figures.add(new Figure(
                         "pool",
                         Phrase.of("Cold air can stand on {}", Amount.of(pool.area(), Quantity.AREA)),
                         Amount.cm(pool.deepest()),
                         Phrase.of(pool.dam() == null ? "deep, a hollow" : "deep, dammed"),
-                        () -> plan.cold().working(pool))));
+                        () -> cold.working(pool))));
         return figures;
     }
 
-    static List<Figure> windFigures(Reckoning plan) {
+    static List<Figure> windFigures(PlanView plan) {
         List<Figure> figures = new ArrayList<>();
-        Site site = plan.plan().site();
+        SiteRow.Winds site = plan.site().winds();
         wind(figures, plan, "usual", site.prevailingWind());
         wind(figures, plan, "storm", site.stormWind());
         return figures;
     }
 
-    private static void wind(List<Figure> figures, Reckoning plan, String name, Double from) {
+    private static void wind(List<Figure> figures, PlanView plan, String name, Double from) {
         if (from == null) {
             return;
         }
-        Shelter shelter = new Shelter(plan.features(), from, plan.plan().site().rotation());
+        Shelter shelter = new Shelter(plan.terrain().site().features(), from, plan.site().where().rotation());
         double share = shelter.share(plan.plot());
         figures.add(new Figure(
                 "shelter-" + name,

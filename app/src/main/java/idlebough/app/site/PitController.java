@@ -1,15 +1,20 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.core.crop.Catalogue;
+import idlebough.app.web.BadInput;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.core.crop.Crop;
-import idlebough.core.crop.Crops;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Amendment;
@@ -36,11 +41,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 public class PitController {
     private static final int LAYERS = 4;
     private final Pages pages;
-    private final PitMapper pits;
+    private final Edits edits;
 
-    PitController(Pages pages, PitMapper pits) {
+    PitController(Pages pages, Edits edits) {
         this.pages = pages;
-        this.pits = pits;
+        this.edits = edits;
     }
 
     @GetMapping
@@ -51,9 +56,9 @@ public class PitController {
             @PathVariable String pit,
             @RequestParam(required = false) Double x,
             @RequestParam(required = false) Double y) {
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         if (!pit.equals("new")) {
-            return form(model, plan, pit, form(find(scope, pit), reader.display()));
+            return form(model, plan, pit, form(find(plan, pit), reader.display()));
         }
         Plot plot = plan.plot();
         return form(
@@ -67,15 +72,11 @@ public class PitController {
                         .put("texture", "LOAM"));
     }
 
-    private Pit find(Scope scope, String id) {
-        Pit row = pits.find(scope, id);
-        if (row == null || row.deleted()) {
-            throw new NotFound();
-        }
-        return row;
+    private static PitRow find(PlanView plan, String id) {
+        return plan.rows().pit(id).orElseThrow(NotFound::new);
     }
 
-    private static String form(Model model, Reckoning plan, String pit, Fields fields) {
+    private static String form(Model model, PlanView plan, String pit, Fields fields) {
         model.addAttribute("pitId", pit);
         model.addAttribute("fields", fields);
         model.addAttribute("textures", Texture.values());
@@ -86,43 +87,44 @@ public class PitController {
         model.addAttribute("rows", LAYERS);
         model.addAttribute(
                 "fillings",
-                plan.plan().fillings().stream()
-                        .filter(f -> f.pitId().equals(pit))
-                        .toList());
-        Pit row = SiteController.row(plan, pit);
-        model.addAttribute("jar", row == null ? null : SiteText.jar(row.jar()));
+                plan.rows().testsOf(pit));
+        model.addAttribute(
+                "jar",
+                plan.rows()
+                        .pit(pit)
+                        .map(row -> SiteText.jar(row.soil().jar()))
+                        .orElse(null));
         return "site/pit";
     }
 
-    private static Fields form(Pit row, Display display) {
+    private static Fields form(PitRow row, Display display) {
         Fields fields = Fields.blank(display)
                 .put("label", row.label())
-                .put("x", row.x(), Quantity.LENGTH)
-                .put("y", row.y(), Quantity.LENGTH)
-                .put("texture", row.texture())
-                .put("topsoil", row.topsoil(), Quantity.SHORT_LENGTH)
-                .put("pan", row.pan(), Quantity.SHORT_LENGTH)
-                .put("ph", row.ph(), Quantity.DECIMAL)
-                .put("mottles", row.mottles(), Quantity.SHORT_LENGTH)
-                .put("waterAt", row.waterAt(), Quantity.SHORT_LENGTH)
-                .put("salt", row.salt(), Quantity.SALINITY)
-                .put("organic", row.organic(), Quantity.SLOPE)
-                .put("fizzes", row.fizzes() ? "true" : "")
-                .put("beforeKind", row.beforeKind())
-                .put("yearsSince", row.yearsSince(), Quantity.COUNT)
-                .put("died", row.died() ? "true" : "")
-                .put("bottom", row.bottom(), Quantity.SHORT_LENGTH)
-                .put("worms", row.worms() ? "true" : "")
-                .put("colour", row.colour())
-                .put("note", row.note())
-                .put("version", row.version());
-        JarTest jar = SiteText.jar(row.jar());
+                .put("x", row.place().x(), Quantity.LENGTH)
+                .put("y", row.place().y(), Quantity.LENGTH)
+                .put("texture", row.soil().texture())
+                .put("topsoil", row.soil().topsoil(), Quantity.SHORT_LENGTH)
+                .put("pan", row.soil().pan(), Quantity.SHORT_LENGTH)
+                .put("ph", row.chemistry().ph(), Quantity.DECIMAL)
+                .put("mottles", row.water().mottles(), Quantity.SHORT_LENGTH)
+                .put("waterAt", row.water().waterAt(), Quantity.SHORT_LENGTH)
+                .put("salt", row.chemistry().salt(), Quantity.SALINITY)
+                .put("organic", row.chemistry().organic(), Quantity.SLOPE)
+                .put("fizzes", row.chemistry().fizzes() ? "true" : "")
+                .put("beforeKind", row.before().beforeKind())
+                .put("yearsSince", row.before().yearsSince(), Quantity.COUNT)
+                .put("died", row.before().died() ? "true" : "")
+                .put("bottom", row.seen().bottom(), Quantity.SHORT_LENGTH)
+                .put("worms", row.seen().worms() ? "true" : "")
+                .put("colour", row.soil().colour())
+                .put("note", row.seen().note());
+        JarTest jar = SiteText.jar(row.soil().jar());
         if (jar != null) {
             fields.put("jarSand", jar.sand(), Quantity.DECIMAL)
                     .put("jarSilt", jar.withSilt(), Quantity.DECIMAL)
                     .put("jarAll", jar.all(), Quantity.DECIMAL);
         }
-        List<SoilPit.Layer> layers = SiteText.layers(row.layers());
+        List<SoilPit.Layer> layers = SiteText.layers(row.soil().layers());
         for (int i = 0; i < layers.size(); i++) {
             SoilPit.Layer layer = layers.get(i);
             fields.put("layer" + i, layer.bottom(), Quantity.SHORT_LENGTH)
@@ -139,67 +141,67 @@ public class PitController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String pit,
             @RequestParam Map<String, String> typed) {
-        pages.reckon(scope);
+        PlanView seen = pages.plan(scope);
         boolean fresh = pit.equals("new");
-        if (!fresh) {
-            find(scope, pit);
-        }
+        RowKey key = fresh ? RowKey.fresh(scope.orchard()) : find(seen, pit).key();
         Fields fields = new Fields(typed, reader.display());
-        Pit row = read(fields, fresh ? Ids.next() : pit, scope);
+        PitRow row = read(fields, key);
         if (!fields.wrong()) {
-            try {
-                pages.changes().make(scope, (fresh ? "Dug pit " : "Changed pit ") + row.label(), pen -> {
-                    if (fresh) {
-                        pen.add(row);
-                    } else {
-                        pen.save(row);
-                    }
-                });
-                return fields.ticked("test")
-                        ? "redirect:/orchards/" + scope.orchard() + "/site/pits/" + row.id() + "/tests/new"
-                        : "redirect:/orchards/" + scope.orchard() + "/site?pit=" + row.id();
-            } catch (LostRace raced) {
-                fields.against(form(find(scope, pit), reader.display()));
-            }
+            String id = edits.apply(
+                            scope,
+                            stamp.change((fresh ? "Dug pit " : "Changed pit ") + row.label()),
+                            now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))
+                    .rowIds()
+                    .stream()
+                    .findFirst()
+                    .orElse(pit);
+            return fields.ticked("test")
+                    ? "redirect:/orchards/" + scope.orchard() + "/site/pits/" + id + "/tests/new"
+                    : "redirect:/orchards/" + scope.orchard() + "/site?pit=" + id;
         }
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         return form(model, plan, pit, fields);
     }
 
-    private static Pit read(Fields fields, String id, Scope scope) {
+    private static PitRow read(Fields fields, RowKey key) {
         double topsoil = fields.required("topsoil", Quantity.SHORT_LENGTH, 0, 3);
         JarTest jar = jar(fields);
-        return new Pit(
-                id,
-                scope.orchard(),
+        String heights = jar == null
+                ? null
+                : SiteText.number(jar.sand()) + " " + SiteText.number(jar.withSilt()) + " "
+                        + SiteText.number(jar.all());
+        return new PitRow(
+                key,
                 fields.words("label", 20),
-                fields.required("x", Quantity.LENGTH, -20_000, 20_000),
-                fields.required("y", Quantity.LENGTH, -20_000, 20_000),
-                texture(fields, jar),
-                topsoil,
-                fields.optional("pan", Quantity.SHORT_LENGTH, 0.01, 5),
-                fields.optional("ph", Quantity.DECIMAL, 2, 11),
-                SiteText.layersText(layers(fields, topsoil)),
-                fields.optional("mottles", Quantity.SHORT_LENGTH, 0, 5),
-                fields.optional("waterAt", Quantity.SHORT_LENGTH, 0, 5),
-                fields.optional("salt", Quantity.SALINITY, 0, 100),
-                fields.optional("organic", Quantity.SLOPE, 0, 100),
-                fields.ticked("fizzes"),
-                fields.value("beforeKind").isBlank() ? null : fields.choice("beforeKind", Crop.Kind.class),
-                fields.optional("yearsSince", Quantity.COUNT, 0, 200),
-                fields.ticked("died"),
-                fields.optional("bottom", Quantity.SHORT_LENGTH, 0.05, 5),
-                fields.ticked("worms"),
-                fields.value("colour").isBlank() ? null : fields.choice("colour", SoilPit.Colour.class),
-                jar == null
-                        ? null
-                        : SiteText.number(jar.sand()) + " " + SiteText.number(jar.withSilt()) + " "
-                                + SiteText.number(jar.all()),
-                fields.atMost("note", 500),
-                fields.version(),
-                false);
+                new PitRow.Place(
+                        fields.required("x", Quantity.LENGTH, -20_000, 20_000),
+                        fields.required("y", Quantity.LENGTH, -20_000, 20_000)),
+                new PitRow.Soil(
+                        texture(fields, jar),
+                        topsoil,
+                        fields.optional("pan", Quantity.SHORT_LENGTH, 0.01, 5),
+                        SiteText.layersText(layers(fields, topsoil)),
+                        fields.value("colour").isBlank() ? null : fields.choice("colour", SoilPit.Colour.class),
+                        heights),
+                new PitRow.Chemistry(
+                        fields.optional("ph", Quantity.DECIMAL, 2, 11),
+                        fields.optional("salt", Quantity.SALINITY, 0, 100),
+                        fields.optional("organic", Quantity.SLOPE, 0, 100),
+                        fields.ticked("fizzes")),
+                new PitRow.Water(
+                        fields.optional("mottles", Quantity.SHORT_LENGTH, 0, 5),
+                        fields.optional("waterAt", Quantity.SHORT_LENGTH, 0, 5)),
+                new PitRow.Before(
+                        fields.value("beforeKind").isBlank() ? null : fields.choice("beforeKind", Crop.Kind.class),
+                        fields.optional("yearsSince", Quantity.COUNT, 0, 200),
+                        fields.ticked("died")),
+                new PitRow.Seen(
+                        fields.optional("bottom", Quantity.SHORT_LENGTH, 0.05, 5),
+                        fields.ticked("worms"),
+                        fields.atMost("note", 500)));
     }
 
     /** The jar, when all three heights are given; a complaint when they cannot be. */
@@ -268,24 +270,27 @@ public class PitController {
     }
 
     @PostMapping("/remove")
-    String remove(Scope scope, @PathVariable String pit) {
-        Pit row = find(scope, pit);
-        pages.changes().make(scope, "Filled in pit " + row.label(), pen -> pen.remove(row));
+    String remove(Scope scope, FormStamp stamp, @PathVariable String pit) {
+        PitRow row = find(pages.plan(scope), pit);
+        edits.apply(
+                scope,
+                stamp.change("Filled in pit " + row.label()),
+                now -> List.of(Edit.remove(row, stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/site";
     }
 
     /** Moved by drawing. */
     @PostMapping("/move")
-    String move(Scope scope, @PathVariable String pit, @RequestParam double x, @RequestParam double y) {
-        Pit row = find(scope, pit);
+    String move(
+            Scope scope, FormStamp stamp, @PathVariable String pit, @RequestParam double x, @RequestParam double y) {
+        PitRow row = find(pages.plan(scope), pit);
         if (!Double.isFinite(x) || !Double.isFinite(y) || Math.abs(x) > 20_000 || Math.abs(y) > 20_000) {
-            throw new IllegalArgumentException("pit off the earth");
+            throw new BadInput("pit off the earth");
         }
-        pages.changes()
-                .make(
-                        scope,
-                        "Moved pit " + row.label(),
-                        pen -> pen.save(pages.changes().with(row, Map.of("x", x, "y", y))));
+        edits.apply(
+                scope,
+                stamp.change("Moved pit " + row.label()),
+                now -> List.of(Edit.change(row, stamp.revision(), Map.of("x", x, "y", y))));
         return "redirect:/orchards/" + scope.orchard() + "/site/draw";
     }
 
@@ -296,15 +301,13 @@ public class PitController {
             Model model,
             @PathVariable String pit,
             @RequestParam(defaultValue = "apple") String crop) {
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         SoilPit seen =
                 plan.pits().stream().filter(p -> p.id().equals(pit)).findFirst().orElseThrow(NotFound::new);
-        Crop of = Crops.all().stream()
-                .filter(c -> c.key().equals(crop))
-                .findFirst()
-                .orElseThrow(NotFound::new);
+        Catalogue catalogue = plan.evaluation().varieties().catalogue();
+        Crop of = catalogue.findCrop(crop).orElseThrow(NotFound::new);
         model.addAttribute("pit", seen);
-        model.addAttribute("crops", Crops.all());
+        model.addAttribute("crops", catalogue.crops());
         model.addAttribute("crop", of);
         model.addAttribute("what", WhatToDo.of(of, seen));
         boolean wrong = seen.ph() != null && (seen.ph() < of.phLow() || seen.ph() > of.phHigh());

@@ -1,6 +1,8 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.Reckoning;
+import idlebough.core.site.Terrain;
+import idlebough.app.store.SiteRow;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Shade;
@@ -33,20 +35,21 @@ class ShadeView {
      * @param day of this year, 1 to 365; null for today
      * @param minute after midnight by the orchard's clock; null for noon
      */
-    void put(Model model, Reckoning plan, Sheet sheet, Integer day, Integer minute) {
-        ZoneId zone = ZoneId.of(plan.plan().orchard().timeZone());
+    void put(Model model, PlanView plan, Sheet sheet, Integer day, Integer minute) {
+        ZoneId zone = plan.head().zone();
+        Terrain terrain = plan.evaluation().site().terrain();
         LocalDate today = LocalDate.now(clock.withZone(zone));
         LocalDate date = day == null ? today : LocalDate.ofYearDay(today.getYear(), Math.max(1, Math.min(365, day)));
         int of = minute == null ? NOON : Math.max(0, Math.min(24 * 60 - 1, minute));
         Instant when = date.atStartOfDay().plusMinutes(of).atZone(zone).toInstant();
-        Site site = plan.plan().site();
+        SiteRow.Where site = plan.site().where();
         // Without a longitude the middle of the time zone has to do.
         double longitude = site.longitude() != null
                 ? site.longitude()
                 : zone.getRules().getOffset(when).getTotalSeconds() / 240.0;
         SunPath.Sun sun = SunPath.at(when, site.latitude(), Math.max(-180, Math.min(180, longitude)));
-        boolean leafless = !plan.sunYear().season().contains(date.getMonthValue());
-        Shade shade = Shade.of(plan.features(), sun, plan.ground(), site.rotation(), leafless);
+        boolean leafless = !terrain.sunYear().season().contains(date.getMonthValue());
+        Shade shade = Shade.of(terrain.site().features(), sun, terrain.ground(), site.rotation(), leafless);
         model.addAttribute("day", date.getDayOfYear());
         model.addAttribute("minute", of);
         model.addAttribute("sun", sun);
@@ -61,11 +64,11 @@ class ShadeView {
                         .map(c -> new Cast(GroundDrawing.rings(c.patches(), sheet), c.opacity() < 1))
                         .toList());
         Double perMetre = sun.isUp()
-                ? SunPath.shadowPerMetre(sun.elevation(), plan.ground().rise(sun.azimuth() - site.rotation() + 180))
+                ? SunPath.shadowPerMetre(sun.elevation(), terrain.ground().rise(sun.azimuth() - site.rotation() + 180))
                 : null;
         Map<String, Double> lengths = perMetre == null
                 ? Map.of()
-                : plan.features().stream()
+                : terrain.site().features().stream()
                         .filter(f -> f.kind().casts() && f.isClosed())
                         .filter(f -> f.kind() == Feature.Kind.BUILDING || f.kind() == Feature.Kind.TREE)
                         .limit(6)

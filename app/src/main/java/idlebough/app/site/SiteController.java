@@ -1,14 +1,20 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.core.site.ColdAir;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.NotFound;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.SiteRow;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.site.Layers.Layer;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -44,10 +50,12 @@ public class SiteController {
     private static final double SHEET_HEIGHT = 610;
 
     private final Pages pages;
+    private final Edits edits;
     private final ShadeView shades;
 
-    SiteController(Pages pages, ShadeView shades) {
+    SiteController(Pages pages, Edits edits, ShadeView shades) {
         this.pages = pages;
+        this.edits = edits;
         this.shades = shades;
     }
 
@@ -66,7 +74,7 @@ public class SiteController {
             @RequestParam(required = false) Integer day,
             @RequestParam(required = false) Integer minute) {
         Layer chosen = Layer.of(layer);
-        Reckoning plan = open(pages, scope, reader, model, chosen == Layer.NONE || chosen == Layer.SOIL);
+        PlanView plan = open(pages, scope, reader, model, chosen == Layer.NONE || chosen == Layer.SOIL);
         model.addAttribute("layer", chosen);
         model.addAttribute("layers", Layer.values());
         SoilPit seen = plan.pits().stream()
@@ -88,47 +96,47 @@ public class SiteController {
             case SUN -> sun(model, plan, sheet, reader, month, cross);
             case SHADOW -> shades.put(model, plan, sheet, day, minute);
             case COLD -> {
-                model.addAttribute("hatches", Layers.cold(plan.cold(), sheet, reader));
-                model.addAttribute("arrows", Layers.runs(plan.plot(), plan.cold(), sheet));
+                ColdAir cold = plan.terrain().cold().orElseThrow();
+                model.addAttribute("hatches", Layers.cold(cold, sheet, reader));
+                model.addAttribute("arrows", Layers.runs(plan.plot(), cold, sheet));
                 model.addAttribute("figures", Layers.coldFigures(plan, cross));
             }
             case WIND -> {
                 model.addAttribute("figures", Layers.windFigures(plan));
-                Double storm = plan.plan().site().stormWind();
+                Double storm = plan.site().winds().stormWind();
                 if (storm != null) {
-                    Shelter shelter = new Shelter(
-                            plan.features(), storm, plan.plan().site().rotation());
+                    Shelter shelter = new Shelter(plan.terrain().site().features(), storm, plan.site().where().rotation());
                     model.addAttribute("hatches", List.of(Layers.lee(plan.plot(), shelter, sheet)));
                 }
             }
             default -> {
                 if (seen != null) {
                     model.addAttribute("figures", figures(seen));
-                    model.addAttribute("row", row(plan, seen.id()));
+                    model.addAttribute("row", plan.rows().pit(seen.id()).orElse(null));
                     model.addAttribute("rejected", rejected(plan, seen.id()));
                     model.addAttribute("answers", answers(plan, seen));
                 }
                 if (chosen == Layer.SOIL) {
-                    model.addAttribute("zones", plan.zones().zones());
+                    model.addAttribute("zones", plan.terrain().zones().orElseThrow().zones());
                 }
             }
         }
         return "site/site";
     }
 
-    private static void sun(Model model, Reckoning plan, Sheet sheet, Reader reader, int month, Point cross) {
+    private static void sun(Model model, PlanView plan, Sheet sheet, Reader reader, int month, Point cross) {
         List<Integer> months = month >= 1 && month <= 12
                 ? List.of(month)
-                : month == 13 ? plan.sunYear().leafless() : plan.sunYear().season();
+                : month == 13 ? plan.terrain().sunYear().leafless() : plan.terrain().sunYear().season();
         model.addAttribute("month", month);
-        model.addAttribute("hatches", Layers.sun(plan.sunMap(), months, sheet, reader));
+        model.addAttribute("hatches", Layers.sun(plan.terrain().sunMap().orElseThrow(), months, sheet, reader));
         model.addAttribute("figures", Layers.sunFigures(plan, cross));
-        model.addAttribute("bars", Layers.bars(plan.sunAt(cross)));
+        model.addAttribute("bars", Layers.bars(plan.terrain().sunAt(cross)));
         model.addAttribute("cropSun", Layers.crops(plan));
     }
 
     /** The place asked about: the one in the address, or the middle of the plot. */
-    private static Point cross(String at, Reckoning plan) {
+    private static Point cross(String at, PlanView plan) {
         if (at != null && at.matches("-?\\d{1,5}(\\.\\d{1,3})?,-?\\d{1,5}(\\.\\d{1,3})?")) {
             String[] pair = at.split(",");
             return new Point(Double.parseDouble(pair[0]), Double.parseDouble(pair[1]));
@@ -137,33 +145,25 @@ public class SiteController {
         return new Point((plot.west() + plot.east()) / 2, (plot.south() + plot.north()) / 2);
     }
 
-    static Pit row(Reckoning plan, String id) {
-        return plan.plan().pits().stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .orElse(null);
-    }
-
     /** Readings that are kept but not used, in words, of all fillings of a pit. */
-    static List<String> rejected(Reckoning plan, String pit) {
-        return plan.plan().fillings().stream()
-                .filter(f -> f.pitId().equals(pit))
+    static List<String> rejected(PlanView plan, String pit) {
+        return plan.rows().testsOf(pit).stream()
                 .flatMap(f -> f.test().sift().rejected().stream()
                         .map(r -> "Reading " + (r.index() + 1) + " of " + f.title() + " is kept but not used: "
                                 + r.why() + "."))
                 .toList();
     }
 
-    private static List<CropAnswer> answers(Reckoning plan, SoilPit pit) {
-        return plan.crops().stream()
+    private static List<CropAnswer> answers(PlanView plan, SoilPit pit) {
+        return plan.evaluation().site().crops().stream()
                 .map(crop -> WhatToDo.of(crop, pit))
                 .map(what -> new CropAnswer(what, what.advised()))
                 .toList();
     }
 
     /** Opens the page with the plot on its sheet. */
-    static Reckoning open(Pages pages, Scope scope, Reader reader, Model model, boolean profile) {
-        Reckoning plan = pages.open(model, scope, Stage.SITE);
+    static PlanView open(Pages pages, Scope scope, Reader reader, Model model, boolean profile) {
+        PlanView plan = pages.open(model, scope, StagePage.SITE);
         Plot plot = plan.plot();
         Sheet sheet = plot == null
                 ? null
@@ -207,7 +207,7 @@ public class SiteController {
                 Phrase.of("Water held where roots can go"),
                 Amount.of(pit.waterHeld() / 1000, Quantity.RAIN),
                 Phrase.of("in {}", Amount.cm(pit.rootable())),
-                () -> PitFigures.held(pit)));
+                pit::heldWorking));
         return figures;
     }
 
@@ -219,9 +219,9 @@ public class SiteController {
             Model model,
             @RequestParam(required = false) Integer day,
             @RequestParam(required = false) Integer minute) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         if (plan.plot() == null) {
-            throw new idlebough.app.plan.NotFound();
+            throw new NotFound();
         }
         shades.put(model, plan, sheet(plan.plot()), day, minute);
         return "site/layers :: shade";
@@ -229,38 +229,37 @@ public class SiteController {
 
     @GetMapping("/edit")
     String edit(Scope scope, Reader reader, Model model) {
-        Reckoning plan = open(pages, scope, reader, model, false);
+        PlanView plan = open(pages, scope, reader, model, false);
         model.addAttribute("fields", form(plan, reader.display()));
         return "site/edit";
     }
 
-    private static Fields form(Reckoning plan, Display display) {
-        Site site = plan.plan().site();
+    private static Fields form(PlanView plan, Display display) {
+        SiteRow site = plan.site();
         return Fields.blank(display)
-                .put("name", plan.plan().orchard().name())
-                .put("timeZone", plan.plan().orchard().timeZone())
-                .put("latitude", site.latitude(), Quantity.DEGREES)
-                .put("longitude", site.longitude(), Quantity.DEGREES)
-                .put("elevation", site.elevation(), Quantity.ELEVATION)
-                .put("rotation", site.rotation(), Quantity.BEARING)
-                .put("declination", site.declination(), Quantity.BEARING)
-                .put("slope", site.slope(), Quantity.SLOPE)
-                .put("aspect", site.aspect(), Quantity.BEARING)
-                .put("prevailingWind", site.prevailingWind(), Quantity.BEARING)
-                .put("stormWind", site.stormWind(), Quantity.BEARING)
-                .put("corners", Places.text(SiteText.points(site.corners()), display))
-                .put("deer", site.deer())
-                .put("rabbits", site.rabbits())
-                .put("voles", site.voles())
-                .put("gophers", site.gophers())
-                .put("birds", site.birds())
-                .put("version", site.version());
+                .put("name", plan.head().name())
+                .put("timeZone", plan.head().timeZone())
+                .put("latitude", site.where().latitude(), Quantity.DEGREES)
+                .put("longitude", site.where().longitude(), Quantity.DEGREES)
+                .put("elevation", site.where().elevation(), Quantity.ELEVATION)
+                .put("rotation", site.where().rotation(), Quantity.BEARING)
+                .put("declination", site.where().declination(), Quantity.BEARING)
+                .put("slope", site.fall().slope(), Quantity.SLOPE)
+                .put("aspect", site.fall().aspect(), Quantity.BEARING)
+                .put("prevailingWind", site.winds().prevailingWind(), Quantity.BEARING)
+                .put("stormWind", site.winds().stormWind(), Quantity.BEARING)
+                .put("corners", Places.text(SiteText.points(site.boundary().corners()), display))
+                .put("deer", site.animals().deer())
+                .put("rabbits", site.animals().rabbits())
+                .put("voles", site.animals().voles())
+                .put("gophers", site.animals().gophers())
+                .put("birds", site.animals().birds());
     }
 
     @PostMapping("/edit")
-    String save(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Site before = plan.plan().site();
+    String save(Scope scope, Reader reader, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.plan(scope);
+        SiteRow before = plan.site();
         Fields fields = new Fields(typed, reader.display());
         String name = fields.words("name", 120);
         String zone = fields.value("timeZone").strip();
@@ -280,33 +279,24 @@ public class SiteController {
         Double storm = fields.optional("stormWind", Quantity.BEARING, 0, 360);
         List<Point> corners = Places.corners(fields);
         if (!fields.wrong()) {
-            Site after = new Site(
-                    before.id(),
-                    scope.orchard(),
-                    latitude,
-                    longitude,
-                    elevation,
-                    rotation == null ? 0 : rotation,
-                    declination,
-                    slope,
-                    aspect,
-                    prevailing,
-                    storm,
-                    SiteText.corners(corners),
-                    before.tapes(),
-                    pressure(fields, "deer"),
-                    pressure(fields, "rabbits"),
-                    pressure(fields, "voles"),
-                    pressure(fields, "gophers"),
-                    pressure(fields, "birds"),
-                    fields.version());
-            try {
-                pages.changes().rename(scope, name, zone);
-                pages.changes().make(scope, "Described the ground", pen -> pen.save(after));
-                return "redirect:/orchards/" + scope.orchard() + "/site";
-            } catch (LostRace raced) {
-                fields.against(form(pages.reckon(scope), reader.display()));
-            }
+            SiteRow after = new SiteRow(
+                    before.key(),
+                    new SiteRow.Where(latitude, longitude, elevation, rotation == null ? 0 : rotation, declination),
+                    new SiteRow.Fall(slope, aspect),
+                    new SiteRow.Winds(prevailing, storm),
+                    new SiteRow.Boundary(SiteText.corners(corners), before.boundary().tapes()),
+                    new SiteRow.Animals(
+                            pressure(fields, "deer"),
+                            pressure(fields, "rabbits"),
+                            pressure(fields, "voles"),
+                            pressure(fields, "gophers"),
+                            pressure(fields, "birds")));
+            edits.apply(
+                    scope,
+                    stamp.change("Described the ground"),
+                    now -> List.of(Edit.save(after, stamp.revision())));
+            edits.rename(scope, name, zone);
+            return "redirect:/orchards/" + scope.orchard() + "/site";
         }
         open(pages, scope, reader, model, false);
         model.addAttribute("fields", fields);

@@ -1,10 +1,11 @@
 package idlebough.app.site;
 
+import idlebough.app.store.Plans;
 import idlebough.app.exchange.PdfPrinter;
 import idlebough.app.exchange.SiteGeoJson;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
@@ -12,7 +13,6 @@ import idlebough.core.site.Plot;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -33,12 +33,14 @@ public class SitePaper {
     private static final double RIM = 12;
     private static final double TITLE = 26;
     private final Pages pages;
+    private final Plans plans;
     private final PdfPrinter printer;
     private final SiteGeoJson geoJson;
     private final Clock clock;
 
-    SitePaper(Pages pages, PdfPrinter printer, SiteGeoJson geoJson, Clock clock) {
+    SitePaper(Pages pages, Plans plans, PdfPrinter printer, SiteGeoJson geoJson, Clock clock) {
         this.pages = pages;
+        this.plans = plans;
         this.printer = printer;
         this.geoJson = geoJson;
         this.clock = clock;
@@ -56,7 +58,7 @@ public class SitePaper {
     }
 
     private Context context(Scope scope, Reader say, String paperName) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         Plot plot = plan.plot();
         if (plot == null) {
             throw new NotFound();
@@ -87,14 +89,14 @@ public class SitePaper {
         context.setVariable("scale", scale);
         context.setVariable("sheet", sheet);
         context.setVariable("plan", plan);
-        context.setVariable("site", plan.plan().site());
-        context.setVariable("orchard", plan.plan().orchard());
+        context.setVariable("site", plan.site());
+        context.setVariable("orchard", plan.head());
         context.setVariable("plot", plot);
         context.setVariable("marks", GroundDrawing.of(plan, sheet, say));
         context.setVariable("say", say);
         context.setVariable(
                 "day",
-                LocalDate.now(clock.withZone(ZoneId.of(plan.plan().orchard().timeZone()))));
+                LocalDate.now(clock.withZone(plan.head().zone())));
         return context;
     }
 
@@ -116,7 +118,7 @@ public class SitePaper {
     @GetMapping("/site.geojson")
     ResponseEntity<byte[]> geoJson(Scope scope) {
         return file(
-                geoJson.write(pages.reckon(scope).plan()).getBytes(StandardCharsets.UTF_8),
+                geoJson.write(plans.open(scope)).getBytes(StandardCharsets.UTF_8),
                 MediaType.parseMediaType("application/geo+json"),
                 "site.geojson");
     }

@@ -1,8 +1,12 @@
 package idlebough.app.site;
 
-import idlebough.app.plan.LostRace;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.SiteRow;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
@@ -35,10 +39,12 @@ public class SurveyController {
     private static final List<String> KEPT =
             List.of("ring", "tapes", "clockwise", "bearing", "compass", "east", "north");
     private final Pages pages;
+    private final Edits edits;
     private final JsonMapper json;
 
-    SurveyController(Pages pages, JsonMapper json) {
+    SurveyController(Pages pages, Edits edits, JsonMapper json) {
         this.pages = pages;
+        this.edits = edits;
         this.json = json;
     }
 
@@ -47,9 +53,9 @@ public class SurveyController {
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model) {
-        Reckoning plan = SiteController.open(pages, scope, reader, model, false);
+        PlanView plan = SiteController.open(pages, scope, reader, model, false);
         Fields fields = Fields.blank(reader.display());
-        String stored = plan.plan().site().tapes();
+        String stored = plan.site().boundary().tapes();
         if (stored == null) {
             fields.put("ring", "A B C D")
                     .put("tapes", "")
@@ -60,15 +66,14 @@ public class SurveyController {
         } else {
             json.readValue(stored, Map.class).forEach((name, value) -> fields.put(String.valueOf(name), value));
         }
-        fields.put("version", plan.plan().site().version());
         model.addAttribute("fields", fields);
         return "site/tapes";
     }
 
     @PostMapping
-    String look(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Site site = plan.plan().site();
+    String look(Scope scope, Reader reader, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.plan(scope);
+        SiteRow.Where site = plan.site().where();
         Fields fields = new Fields(typed, reader.display());
         List<String> ring = Arrays.stream(fields.value("ring").strip().split("[\\s,;]+"))
                 .filter(name -> !name.isBlank())
@@ -99,20 +104,11 @@ public class SurveyController {
             Map<String, Object> changed = new LinkedHashMap<>();
             changed.put("corners", SiteText.corners(corners));
             changed.put("tapes", json.writeValueAsString(kept));
-            changed.put("version", fields.version());
-            try {
-                pages.changes()
-                        .make(
-                                scope,
-                                "Took the boundary from the tapes",
-                                pen -> pen.save(pages.changes().with(site, changed)));
-                return "redirect:/orchards/" + scope.orchard() + "/site";
-            } catch (LostRace raced) {
-                fields.complain(
-                        "tapes",
-                        "Someone else changed the ground meanwhile; look at what stands there now and take yours again if it is right.");
-                fields.put("version", pages.reckon(scope).plan().site().version());
-            }
+            edits.apply(
+                    scope,
+                    stamp.change("Took the boundary from the tapes"),
+                    now -> List.of(Edit.change(now.rows().site(), stamp.revision(), changed)));
+            return "redirect:/orchards/" + scope.orchard() + "/site";
         }
         SiteController.open(pages, scope, reader, model, false);
         model.addAttribute("fields", fields);

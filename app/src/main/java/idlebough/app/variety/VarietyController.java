@@ -1,16 +1,23 @@
 package idlebough.app.variety;
 
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import java.util.Optional;
+import idlebough.app.store.Plan;
+import idlebough.core.variety.VarietyStage;
+import idlebough.core.crop.Catalogue;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.OwnFigureRow;
+import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
-import idlebough.core.crop.Crops;
+import idlebough.app.web.StagePage;
 import idlebough.core.measure.Quantity;
-import idlebough.core.variety.Varieties;
 import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietyVerdict;
 import java.time.format.TextStyle;
@@ -33,13 +40,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/varieties")
 public class VarietyController {
     private final Pages pages;
-    private final ChoiceMapper choices;
-    private final OwnFigureMapper ownFigures;
+    private final Edits edits;
 
-    VarietyController(Pages pages, ChoiceMapper choices, OwnFigureMapper ownFigures) {
+    VarietyController(Pages pages, Edits edits) {
         this.pages = pages;
-        this.choices = choices;
-        this.ownFigures = ownFigures;
+        this.edits = edits;
     }
 
     /** One row of the sketch: the winters as ticks against the need. */
@@ -53,24 +58,26 @@ public class VarietyController {
             Model model,
             @RequestParam(required = false) String crop,
             @RequestParam(required = false) String variety) {
-        Reckoning plan = pages.open(model, scope, Stage.VARIETIES);
-        boolean known = Crops.all().stream().anyMatch(c -> c.key().equals(crop));
-        List<VarietyVerdict> listed = plan.verdicts().stream()
+        PlanView plan = pages.open(model, scope, StagePage.VARIETIES);
+        VarietyStage stage = plan.evaluation().varieties();
+        Catalogue catalogue = stage.catalogue();
+        boolean known = crop != null && catalogue.findCrop(crop).isPresent();
+        List<VarietyVerdict> listed = stage.verdicts().stream()
                 .filter(v -> !known || v.variety().crop().key().equals(crop))
                 .toList();
-        VarietyVerdict picked = variety != null && Varieties.find(variety) != null
-                ? plan.verdict(variety)
+        VarietyVerdict picked = variety != null && catalogue.findVariety(variety).isPresent()
+                ? stage.verdict(variety)
                 : listed.stream()
-                        .filter(v -> plan.chosen().contains(v.variety().key()))
+                        .filter(v -> stage.chosen().contains(v.variety().key()))
                         .findFirst()
                         .orElse(listed.get(0));
-        model.addAttribute("crops", Crops.all());
+        model.addAttribute("crops", catalogue.crops());
         model.addAttribute("crop", known ? crop : "");
         model.addAttribute("listed", listed);
         model.addAttribute("picked", picked);
         model.addAttribute(
                 "ripe",
-                picked.variety().ripe(plan.plan().site().latitude()).getDisplayName(TextStyle.FULL, Locale.ENGLISH));
+                picked.variety().ripe(plan.site().where().latitude()).getDisplayName(TextStyle.FULL, Locale.ENGLISH));
         model.addAttribute("about", pages.shown(plan, picked.findings()));
         model.addAttribute("choices", byVariety(plan));
         model.addAttribute("strips", strips(plan, listed, picked));
@@ -79,23 +86,27 @@ public class VarietyController {
         return "variety/varieties";
     }
 
-    private static Map<String, Integer> byVariety(Reckoning plan) {
+    private static Map<String, Integer> byVariety(PlanView plan) {
         Map<String, Integer> wanted = new LinkedHashMap<>();
-        plan.plan().choices().forEach(choice -> wanted.merge(choice.varietyKey(), choice.wanted(), Integer::sum));
+        plan.rows().choices().forEach(choice -> wanted.merge(choice.varietyKey(), choice.wanted(), Integer::sum));
         return wanted;
     }
 
-    private static List<Strip> strips(Reckoning plan, List<VarietyVerdict> listed, VarietyVerdict picked) {
+    private static List<Strip> strips(PlanView plan, List<VarietyVerdict> listed, VarietyVerdict picked) {
         List<VarietyVerdict> shown = new ArrayList<>(listed.stream()
                 .filter(v ->
-                        v.match() != null && plan.chosen().contains(v.variety().key()))
+                        v.match().isPresent()
+                                && plan.evaluation()
+                                        .varieties()
+                                        .chosen()
+                                        .contains(v.variety().key()))
                 .limit(12)
                 .toList());
         listed.stream()
-                .filter(v -> v.match() != null && !shown.contains(v))
+                .filter(v -> v.match().isPresent() && !shown.contains(v))
                 .limit(Math.max(0, 14 - shown.size()))
                 .forEach(shown::add);
-        if (picked.match() != null && !shown.contains(picked)) {
+        if (picked.match().isPresent() && !shown.contains(picked)) {
             shown.set(shown.size() - 1, picked);
         }
         List<Strip> strips = new ArrayList<>();
@@ -123,14 +134,13 @@ public class VarietyController {
     }
 
     /** Chosen varieties by the month in which they ripen here. */
-    private static Map<String, List<Variety>> harvest(Reckoning plan) {
+    private static Map<String, List<Variety>> harvest(PlanView plan) {
         Map<String, List<Variety>> months = new LinkedHashMap<>();
         for (java.time.Month month : java.time.Month.values()) {
             months.put(
                     month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH),
                     plan.chosen().stream()
-                            .map(plan::variety)
-                            .filter(v -> v.ripe(plan.plan().site().latitude()) == month)
+                            .filter(v -> v.ripe(plan.site().where().latitude()) == month)
                             .toList());
         }
         return months;
@@ -141,10 +151,11 @@ public class VarietyController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String variety,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Variety chosen = shipped(variety);
+        PlanView plan = pages.plan(scope);
+        Variety chosen = variety(plan, variety);
         Fields fields = new Fields(typed, reader.display());
         double wanted = fields.required("wanted", Quantity.COUNT, 0, 500);
         if (fields.wrong()) {
@@ -152,32 +163,29 @@ public class VarietyController {
             model.addAttribute("wantedTyped", fields.value("wanted"));
             return show(scope, reader, model, null, variety);
         }
-        Choice before = plan.plan().choices().stream()
-                .filter(c -> c.varietyKey().equals(variety))
-                .findFirst()
-                .orElse(null);
         int count = (int) Math.round(wanted);
-        Choice after = count == 0
-                ? null
-                : before == null
-                        ? new Choice(Ids.next(), scope.orchard(), variety, null, count, 0, false)
-                        : pages.changes().with(before, Map.of("wanted", count));
-        pages.changes()
-                .make(
-                        scope,
-                        count == 0 ? "Left out " + chosen.label() : "Chose " + count + " " + chosen.label(),
-                        pen -> pen.put(before, after));
+        edits.apply(
+                scope,
+                stamp.change(count == 0 ? "Left out " + chosen.label() : "Chose " + count + " " + chosen.label()),
+                now -> chosen(now, variety, count, stamp.revision()));
         String back = typed.getOrDefault("back", "");
         return "redirect:/orchards/" + scope.orchard()
                 + (back.matches("/partners\\?tree=[0-9a-f-]{36}") ? back : "/varieties?variety=" + variety);
     }
 
-    private static Variety shipped(String key) {
-        Variety found = Varieties.find(key);
-        if (found == null) {
-            throw new NotFound();
+    /** None wanted takes the choice away; the first wanted makes it. */
+    private static List<Edit> chosen(Plan now, String variety, int count, long base) {
+        Optional<ChoiceRow> before = now.rows().choiceOf(variety);
+        if (count == 0) {
+            return before.map(row -> Edit.remove(row, base)).stream().toList();
         }
-        return found;
+        return List.of(before.map(row -> Edit.change(row, base, Map.of("wanted", count)))
+                .orElseGet(() -> Edit.add(
+                        new ChoiceRow(RowKey.fresh(now.head().id()), variety, null, count))));
+    }
+
+    private static Variety variety(PlanView plan, String key) {
+        return plan.evaluation().varieties().catalogue().findVariety(key).orElseThrow(NotFound::new);
     }
 
     /** The orchard's own chill need over the shipped one; empty gives the shipped one back. */
@@ -186,10 +194,11 @@ public class VarietyController {
             Scope scope,
             Reader reader,
             Model model,
+            FormStamp stamp,
             @PathVariable String variety,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
-        Variety shipped = shipped(variety);
+        PlanView plan = pages.plan(scope);
+        Variety of = variety(plan, variety);
         Fields fields = new Fields(typed, reader.display());
         Double need = fields.optional("need", Quantity.COUNT, 1, 3000);
         if (fields.wrong()) {
@@ -197,16 +206,22 @@ public class VarietyController {
             model.addAttribute("ownTyped", fields.value("need"));
             return show(scope, reader, model, null, variety);
         }
-        OwnFigure before = plan.plan().ownFigures().stream()
-                .filter(o -> o.varietyKey().equals(variety))
-                .findFirst()
-                .orElse(null);
-        OwnFigure after = need == null
-                ? null
-                : before == null
-                        ? new OwnFigure(Ids.next(), scope.orchard(), variety, need, 0, false)
-                        : pages.changes().with(before, Map.of("chillNeed", need));
-        pages.changes().make(scope, "Own chill need of " + shipped.label(), pen -> pen.put(before, after));
+        edits.apply(
+                scope,
+                stamp.change("Own chill need of " + of.label()),
+                now -> own(now, variety, need, stamp.revision()));
         return "redirect:/orchards/" + scope.orchard() + "/varieties?variety=" + variety;
+    }
+
+    private static List<Edit> own(Plan now, String variety, Double need, long base) {
+        Optional<OwnFigureRow> before = now.rows().ownFigures().stream()
+                .filter(row -> row.varietyKey().equals(variety))
+                .findFirst();
+        if (need == null) {
+            return before.map(row -> Edit.remove(row, base)).stream().toList();
+        }
+        return List.of(before.map(row -> Edit.change(row, base, Map.of("chillNeed", need)))
+                .orElseGet(() -> Edit.add(
+                        new OwnFigureRow(RowKey.fresh(now.head().id()), variety, need))));
     }
 }

@@ -1,5 +1,9 @@
 package idlebough.app.web;
 
+import idlebough.core.crop.Variety;
+import idlebough.core.winter.FrostDates;
+import idlebough.core.winter.WinterLedger;
+import idlebough.core.site.Terrain;
 import idlebough.app.store.Head;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Plan;
@@ -123,6 +127,11 @@ public final class PlanView {
                 .toList();
     }
 
+    /** The lie of the ground, its sun and its cold air. */
+    public Terrain terrain() {
+        return evaluation.site().terrain();
+    }
+
     public Findings judged(Room room) {
         return evaluation.stage(room).judged();
     }
@@ -130,6 +139,27 @@ public final class PlanView {
     /** Those of a room that are not sound. */
     public List<Finding> doubts(Room room) {
         return judged(room).doubts();
+    }
+
+    public WinterLedger winters() {
+        return evaluation.winters().ledger();
+    }
+
+    public FrostDates frost(double threshold) {
+        return evaluation.winters().frost(threshold);
+    }
+
+    /** The varieties that are chosen, each once. */
+    public List<Variety> chosen() {
+        return evaluation.varieties().chosenVarieties();
+    }
+
+    /** @throws NotFound when it is not chosen */
+    public Variety chosen(String key) {
+        return chosen().stream()
+                .filter(variety -> variety.key().equals(key))
+                .findFirst()
+                .orElseThrow(NotFound::new);
     }
 
     public StationRecord record() {

@@ -1,12 +1,13 @@
 package idlebough.app.winter;
 
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.LiveMapper;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import jakarta.servlet.http.HttpServletRequest;
@@ -66,7 +67,7 @@ public class LiveController {
     }
 
     private String page(Scope scope, Model model, String station, Fields fields) {
-        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
+        PlanView plan = pages.open(model, scope, StagePage.WINTERS);
         LiveMapper.Link link = link(scope, station);
         Instant now = clock.instant();
         List<LiveMapper.Reading> readings = live.readings(scope, station, now.minus(SHOWN), MOST);

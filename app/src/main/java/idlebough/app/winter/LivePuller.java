@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.LiveMapper;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.net.URI;
@@ -45,7 +46,7 @@ public class LivePuller {
         this.seconds = seconds;
     }
 
-    /** Nought seconds: never by itself. */
+    /** Zero seconds: never by itself. */
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (seconds > 0) {

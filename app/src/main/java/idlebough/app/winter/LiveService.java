@@ -1,8 +1,10 @@
 package idlebough.app.winter;
 
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.LiveMapper;
+import idlebough.app.store.WeatherStore;
+import idlebough.app.store.Edits;
+import idlebough.app.store.NotFound;
+import idlebough.app.store.Scope;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import idlebough.core.winter.LiveReading;
@@ -42,15 +44,15 @@ public class LiveService {
     private static final int MOST = 20_000;
     private static final SecureRandom RANDOM = new SecureRandom();
     private final LiveMapper live;
-    private final WeatherService weather;
-    private final Changes changes;
+    private final WeatherStore weather;
+    private final Edits edits;
     private final Clock clock;
     private final JsonMapper json;
 
-    LiveService(LiveMapper live, WeatherService weather, Changes changes, Clock clock, JsonMapper json) {
+    LiveService(LiveMapper live, WeatherStore weather, Edits edits, Clock clock, JsonMapper json) {
         this.live = live;
         this.weather = weather;
-        this.changes = changes;
+        this.edits = edits;
         this.clock = clock;
         this.json = json;
     }
@@ -137,7 +139,7 @@ public class LiveService {
                 .toList();
         WholeDays whole = WholeDays.live(good, zone);
         if (weather.lacks(scope, station, whole.days())) {
-            changes.weather(
+            edits.weather(
                     scope,
                     "The station gave a whole day",
                     () -> weather.live(scope, station, whole, WholeDays.beside(good, whole.days(), zone)));
@@ -170,7 +172,7 @@ public class LiveService {
 
     /** Whose key this is; null when it is nobody's. */
     public LiveMapper.Feed feed(String key) {
-        return live.byKey(WeatherService.sha256(key.getBytes(StandardCharsets.UTF_8)));
+        return live.byKey(WeatherStore.sha256(key.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** @return a new key with which the station may send; it is told once and only its hash is kept */
@@ -179,7 +181,7 @@ public class LiveService {
         byte[] bytes = new byte[24];
         RANDOM.nextBytes(bytes);
         String key = HexFormat.of().formatHex(bytes);
-        if (live.setPush(scope, station, WeatherService.sha256(key.getBytes(StandardCharsets.UTF_8))) == 0) {
+        if (live.setPush(scope, station, WeatherStore.sha256(key.getBytes(StandardCharsets.UTF_8))) == 0) {
             throw new NotFound();
         }
         return key;

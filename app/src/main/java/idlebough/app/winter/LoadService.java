@@ -1,10 +1,11 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.WeatherStore;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import idlebough.app.plan.Changes;
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Ids;
+import idlebough.app.store.Scope;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import jakarta.annotation.PreDestroy;
@@ -27,8 +28,8 @@ import org.springframework.stereotype.Service;
 public class LoadService {
     private static final Logger LOG = LoggerFactory.getLogger(LoadService.class);
     private static final Duration KEPT = Duration.ofMinutes(30);
-    private final WeatherService weather;
-    private final Changes changes;
+    private final WeatherStore weather;
+    private final Edits edits;
     private final ExecutorService works = Executors.newFixedThreadPool(2, work -> {
         Thread thread = new Thread(work, "weather-file");
         thread.setDaemon(true);
@@ -40,9 +41,9 @@ public class LoadService {
             .weigher((String key, Load load) -> load.content.length + 1)
             .build();
 
-    LoadService(WeatherService weather, Changes changes) {
+    LoadService(WeatherStore weather, Edits edits) {
         this.weather = weather;
-        this.changes = changes;
+        this.edits = edits;
     }
 
     /** How far a file is. */
@@ -150,7 +151,7 @@ public class LoadService {
                     load,
                     State.STORING,
                     State.STORED,
-                    () -> changes.weather(
+                    () -> edits.weather(
                             scope,
                             "Loaded " + load.name,
                             () -> weather.store(

@@ -1,11 +1,14 @@
 package idlebough.app.winter;
 
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.WeatherMapper;
+import idlebough.app.store.WeatherStore;
+import idlebough.app.store.Edits;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.measure.Quantity;
 import idlebough.core.winter.Column;
 import idlebough.core.winter.Element;
@@ -48,13 +51,15 @@ public class RecordController {
 
     private static final int LONGEST_NAME = 120;
     private final Pages pages;
-    private final WeatherService service;
+    private final Edits edits;
+    private final WeatherStore service;
     private final LoadService loads;
     private final WeatherMapper weather;
     private final Clock clock;
 
-    RecordController(Pages pages, WeatherService service, LoadService loads, WeatherMapper weather, Clock clock) {
+    RecordController(Pages pages, Edits edits, WeatherStore service, LoadService loads, WeatherMapper weather, Clock clock) {
         this.pages = pages;
+        this.edits = edits;
         this.service = service;
         this.loads = loads;
         this.weather = weather;
@@ -70,8 +75,8 @@ public class RecordController {
     }
 
     private String loadPage(Scope scope, Model model, Fields fields) {
-        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
-        plan.plan().stations().forEach(station -> {
+        PlanView plan = pages.open(model, scope, StagePage.WINTERS);
+        plan.stations().forEach(station -> {
             String name = "stationElevation-" + station.id();
             if (fields.value(name).isEmpty() && fields.complaint(name) == null) {
                 fields.put(name, station.elevation(), Quantity.ELEVATION);
@@ -81,7 +86,7 @@ public class RecordController {
         model.addAttribute("removed", weather.removed(scope));
         model.addAttribute("beside", beside(scope));
         model.addAttribute("fields", fields);
-        model.addAttribute("strips", YearStrip.of(plan.plan().weather()));
+        model.addAttribute("strips", YearStrip.of(plan.record()));
         model.addAttribute("monthNames", MONTHS);
         return "winter/load";
     }
@@ -122,12 +127,12 @@ public class RecordController {
             Model model,
             @PathVariable String station,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         Fields fields = new Fields(typed, reader.display());
         String at = "stationElevation-" + station;
         Double elevation = fields.optional(at, Quantity.ELEVATION, -450, 6000);
         Double measured = fields.optional("difference-" + station, Quantity.TEMPERATURE_STEP, -15, 15);
-        Double own = plan.plan().site().elevation();
+        Double own = plan.site().where().elevation();
         if (measured == null && elevation != null && own == null && !fields.wrong()) {
             fields.complain(at, "The orchard’s own elevation is not known yet; give it on Site first.");
         }
@@ -135,26 +140,25 @@ public class RecordController {
             return loadPage(scope, model, fields);
         }
         double kelvin = measured != null ? measured : elevation == null ? 0 : Lapse.between(elevation, own);
-        pages.changes()
-                .weather(scope, "Corrected the station", () -> service.offset(scope, station, elevation, kelvin));
+        edits.weather(scope, "Corrected the station", () -> service.offset(scope, station, elevation, kelvin));
         return "redirect:/orchards/" + scope.orchard() + "/winters";
     }
 
     @PostMapping("/stations/{station}/first")
     String first(Scope scope, @PathVariable String station) {
-        pages.changes().weather(scope, "Put another station first", () -> service.first(scope, station));
+        edits.weather(scope, "Put another station first", () -> service.first(scope, station));
         return back(scope);
     }
 
     @PostMapping("/stations/{station}/remove")
     String remove(Scope scope, @PathVariable String station) {
-        pages.changes().weather(scope, "Took a station away", () -> service.remove(scope, station, true));
+        edits.weather(scope, "Took a station away", () -> service.remove(scope, station, true));
         return back(scope);
     }
 
     @PostMapping("/stations/{station}/return")
     String bringBack(Scope scope, @PathVariable String station) {
-        pages.changes().weather(scope, "Brought a station back", () -> service.remove(scope, station, false));
+        edits.weather(scope, "Brought a station back", () -> service.remove(scope, station, false));
         return back(scope);
     }
 
@@ -165,7 +169,7 @@ public class RecordController {
     /** No record at all: twelve monthly means make thirty stand-in winters. */
     @PostMapping("/means")
     String means(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        pages.reckon(scope);
+        pages.plan(scope);
         Fields fields = new Fields(typed, reader.display());
         List<Double> low = new ArrayList<>();
         List<Double> high = new ArrayList<>();
@@ -179,8 +183,7 @@ public class RecordController {
         }
         if (!fields.wrong()) {
             boolean[] stored = {false};
-            pages.changes()
-                    .weather(
+            edits.weather(
                             scope,
                             "Made winters from monthly means",
                             () -> stored[0] = service.standIn(
@@ -196,17 +199,13 @@ public class RecordController {
         return loadPage(scope, model, fields);
     }
 
-    private ZoneId zone(Reckoning plan) {
-        return ZoneId.of(plan.plan().orchard().timeZone());
-    }
-
     @PostMapping("/load")
     String take(Scope scope, Reader reader, Model model, @RequestParam MultipartFile file) throws IOException {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         String name = Objects.requireNonNullElse(file.getOriginalFilename(), "temperatures")
                 .replaceAll(".*[/\\\\]", "");
         LoadService.Load load =
-                loads.begin(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes(), zone(plan));
+                loads.begin(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes(), plan.head().zone());
         loads.await(load, AT_ONCE);
         return look(scope, reader, model, load);
     }
@@ -218,10 +217,10 @@ public class RecordController {
             Model model,
             @PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         LoadService.Load load = loads.find(scope, ticket);
         if (load != null && !typed.isEmpty()) {
-            loads.again(load, wish(typed), zone(plan));
+            loads.again(load, wish(typed), plan.head().zone());
             loads.await(load, AT_ONCE);
         }
         return look(scope, reader, model, load);
@@ -271,7 +270,7 @@ public class RecordController {
                         load.name() + " could not be taken, and that is our fault. Nothing of it was stored.");
             case STORED -> "redirect:/orchards/" + scope.orchard() + "/winters";
             case READING, STORING -> {
-                pages.open(model, scope, Stage.WINTERS);
+                pages.open(model, scope, StagePage.WINTERS);
                 model.addAttribute("load", load);
                 yield "winter/progress";
             }
@@ -292,7 +291,7 @@ public class RecordController {
     }
 
     private String preview(Scope scope, Model model, LoadService.Load load) {
-        pages.open(model, scope, Stage.WINTERS);
+        pages.open(model, scope, StagePage.WINTERS);
         StationRecord record =
                 new StationRecord(load.reading().days(), load.reading().hours());
         model.addAttribute("load", load);
@@ -318,7 +317,7 @@ public class RecordController {
     @GetMapping("/load/{ticket}/progress")
     @ResponseBody
     Progress progress(Scope scope, @PathVariable String ticket) {
-        pages.reckon(scope);
+        pages.plan(scope);
         LoadService.Load load = loads.find(scope, ticket);
         return load == null
                 ? new Progress("GONE", 0)
@@ -327,7 +326,7 @@ public class RecordController {
 
     @PostMapping("/load/{ticket}/stop")
     String stop(Scope scope, @PathVariable String ticket) {
-        pages.reckon(scope);
+        pages.plan(scope);
         LoadService.Load load = loads.find(scope, ticket);
         if (load != null) {
             loads.stop(load);
@@ -343,18 +342,18 @@ public class RecordController {
             Model model,
             @PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         LoadService.Load load = loads.find(scope, ticket);
         if (load != null) {
             String into = typed.getOrDefault("into", "");
-            boolean known = plan.plan().stations().stream().anyMatch(s -> s.id().equals(into));
+            boolean known = plan.stations().stream().anyMatch(s -> s.id().equals(into));
             String name = typed.getOrDefault("station", "").strip();
             loads.store(
                     scope,
                     load,
                     known ? into : null,
                     name.isEmpty()
-                            ? "Station " + (plan.plan().stations().size() + 1)
+                            ? "Station " + (plan.stations().size() + 1)
                             : name.substring(0, Math.min(name.length(), LONGEST_NAME)));
             loads.await(load, AT_ONCE);
         }

@@ -1,13 +1,17 @@
 package idlebough.app.winter;
 
-import idlebough.app.plan.Ids;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.RowKey;
+import idlebough.app.store.BloomRow;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -40,11 +44,11 @@ public class SpringController {
     private static final double HIGH = 520;
     private static final int MOST = 30;
     private final Pages pages;
-    private final BloomSeenMapper seen;
+    private final Edits edits;
 
-    SpringController(Pages pages, BloomSeenMapper seen) {
+    SpringController(Pages pages, Edits edits) {
         this.pages = pages;
-        this.seen = seen;
+        this.edits = edits;
     }
 
     /**
@@ -75,9 +79,8 @@ public class SpringController {
             Model model,
             @RequestParam(required = false) String variety,
             @RequestParam(defaultValue = "") String place) {
-        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
+        PlanView plan = pages.open(model, scope, StagePage.WINTERS);
         List<Variety> known = plan.chosen().stream()
-                .map(plan::variety)
                 .filter(VarietySprings::known)
                 .toList();
         Variety picked = known.stream()
@@ -93,8 +96,8 @@ public class SpringController {
         return "winter/springs";
     }
 
-    private static void fill(Model model, Reckoning plan, Variety picked, Exposure place) {
-        VarietySprings springs = plan.springs(picked, place);
+    private static void fill(Model model, PlanView plan, Variety picked, Exposure place) {
+        VarietySprings springs = plan.evaluation().varieties().springs(picked, place);
         model.addAttribute("place", place);
         model.addAttribute("exposures", Exposure.values());
         List<Line> lines = new ArrayList<>();
@@ -111,7 +114,7 @@ public class SpringController {
         model.addAttribute("figures", figures(springs));
         model.addAttribute(
                 "seen",
-                plan.plan().bloomSeen().stream()
+                plan.rows().blooms().stream()
                         .filter(b -> b.varietyKey().equals(picked.key()))
                         .toList());
         draw(model, springs);
@@ -227,28 +230,22 @@ public class SpringController {
     }
 
     @PostMapping
-    String add(Scope scope, Reader say, Model model, @RequestParam Map<String, String> typed) {
-        Reckoning plan = pages.reckon(scope);
+    String add(Scope scope, Reader say, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.plan(scope);
         Fields fields = new Fields(typed, say.display());
-        Variety variety = plan.chosen().stream()
-                .filter(key -> key.equals(fields.value("variety")))
-                .findFirst()
-                .map(plan::variety)
-                .orElseThrow(NotFound::new);
+        Variety variety = plan.chosen(fields.value("variety"));
         LocalDate day = fields.date("seenOn");
         if (!fields.wrong()) {
-            pages.changes()
-                    .make(
-                            scope,
-                            "Saw " + variety.name() + " in bloom",
-                            pen -> pen.add(new BloomSeen(Ids.next(), scope.orchard(), variety.key(), day, 0, false)));
+            edits.apply(
+                    scope,
+                    stamp.change("Saw " + variety.name() + " in bloom"),
+                    now -> List.of(Edit.add(new BloomRow(RowKey.fresh(scope.orchard()), variety.key(), day))));
             return "redirect:/orchards/" + scope.orchard() + "/winters/springs?variety=" + variety.key();
         }
-        Reckoning open = pages.open(model, scope, Stage.WINTERS);
+        PlanView open = pages.open(model, scope, StagePage.WINTERS);
         model.addAttribute(
                 "known",
                 open.chosen().stream()
-                        .map(open::variety)
                         .filter(VarietySprings::known)
                         .toList());
         model.addAttribute("picked", variety);
@@ -258,12 +255,15 @@ public class SpringController {
     }
 
     @PostMapping("/{seen}/remove")
-    String remove(Scope scope, @PathVariable("seen") String id) {
-        BloomSeen row = seen.find(scope, id);
-        if (row == null || row.deleted()) {
-            throw new NotFound();
-        }
-        pages.changes().make(scope, "Took back a bloom date", pen -> pen.remove(row));
+    String remove(Scope scope, FormStamp stamp, @PathVariable("seen") String id) {
+        BloomRow row = pages.plan(scope).rows().blooms().stream()
+                .filter(bloom -> bloom.id().equals(id))
+                .findFirst()
+                .orElseThrow(NotFound::new);
+        edits.apply(
+                scope,
+                stamp.change("Took back a bloom date"),
+                now -> List.of(Edit.remove(row, stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/winters/springs?variety=" + row.varietyKey();
     }
 }

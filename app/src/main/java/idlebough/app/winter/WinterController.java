@@ -1,12 +1,14 @@
 package idlebough.app.winter;
 
-import idlebough.app.layout.PlanSettings;
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.FormStamp;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Edit;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Stage;
+import idlebough.app.web.StagePage;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -57,10 +59,12 @@ public class WinterController {
     private static final double CLOSE = 18;
     private static final int NAMED = 3;
     private final Pages pages;
+    private final Edits edits;
     private final LiveService live;
 
-    WinterController(Pages pages, LiveService live) {
+    WinterController(Pages pages, Edits edits, LiveService live) {
         this.pages = pages;
+        this.edits = edits;
         this.live = live;
     }
 
@@ -79,8 +83,8 @@ public class WinterController {
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) Integer winter) {
-        Reckoning plan = pages.open(model, scope, Stage.WINTERS);
-        ChillModel chill = plan.plan().settings().chillModel();
+        PlanView plan = pages.open(model, scope, StagePage.WINTERS);
+        ChillModel chill = plan.rows().settings().chillModel();
         List<Winter> usable = plan.winters().usable();
         model.addAttribute("stations", pages.shown(plan, live.doubts(scope)));
         model.addAttribute("models", ChillModel.values());
@@ -107,7 +111,7 @@ public class WinterController {
     }
 
     /** The picked winter among the others; empty when none is picked or it was left out. */
-    private static List<Figure> one(Reckoning plan, ChillModel chill, Integer year) {
+    private static List<Figure> one(PlanView plan, ChillModel chill, Integer year) {
         Winter picked = plan.winters().usable().stream()
                 .filter(w -> year != null && w.year() == year)
                 .findFirst()
@@ -131,9 +135,9 @@ public class WinterController {
     }
 
     /** This winter until the record's end, against the others on the same day; null outside the season. */
-    public record SoFar(LocalDate day, double total, double middling, double least) {}
+    public record SoFar(LocalDate day, double total, double median, double least) {}
 
-    private static SoFar soFar(Reckoning plan, ChillModel chill) {
+    private static SoFar soFar(PlanView plan, ChillModel chill) {
         WinterLedger.Running running = plan.winters().running();
         if (running == null) {
             return null;
@@ -185,7 +189,7 @@ public class WinterController {
 
     /**
      * What other winters would give: warmer ones, higher ground, another place for the trees. Every minimum and maximum is
-     * moved and everything reckoned anew.
+     * moved and everything computed anew.
      *
      * @param metres how much higher the trees stand than the station
      */
@@ -197,21 +201,21 @@ public class WinterController {
             @RequestParam(defaultValue = "0") double kelvin,
             @RequestParam(defaultValue = "0") double metres,
             @RequestParam(defaultValue = "") String place) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         if (plan.winters().usable().isEmpty()) {
             throw new NotFound();
         }
         double by = Double.isFinite(kelvin) ? Math.max(-5, Math.min(5, kelvin)) : 0;
         double up = Double.isFinite(metres) ? Math.max(-1000, Math.min(1000, metres)) : 0;
         Exposure exposure = Exposure.named(place);
-        ChillModel chill = plan.plan().settings().chillModel();
-        double latitude = plan.plan().site().latitude();
+        ChillModel chill = plan.rows().settings().chillModel();
+        double latitude = plan.site().where().latitude();
         StationRecord record =
-                plan.plan().weather().warmedBy(by + Lapse.between(0, up)).at(exposure);
+                plan.record().warmedBy(by + Lapse.between(0, up)).at(exposure);
         WinterLedger then = WinterLedger.of(
                 record,
                 latitude,
-                new WinterLedger.Counting(plan.plan().counting().utahOwnStart(), false));
+                new WinterLedger.Counting(plan.evaluation().winters().utahOwnStart(), false));
         model.addAttribute("kelvin", by);
         model.addAttribute("metres", up);
         model.addAttribute("place", exposure);
@@ -230,7 +234,6 @@ public class WinterController {
         model.addAttribute(
                 "warmed",
                 plan.chosen().stream()
-                        .map(plan::variety)
                         .filter(v -> v.chillNeed() > 0)
                         .map(v -> new Warmed(
                                 v,
@@ -244,7 +247,7 @@ public class WinterController {
         return Arrays.stream(values).average().orElseThrow();
     }
 
-    private static List<Figure> figures(Reckoning plan, ChillModel chill, SafeChill safe) {
+    private static List<Figure> figures(PlanView plan, ChillModel chill, SafeChill safe) {
         List<Figure> figures = new ArrayList<>();
         Quantity shown = chill == ChillModel.PORTIONS ? Quantity.DECIMAL : Quantity.COUNT;
         // Fewer than ten winters cannot say what nine of ten reach.
@@ -257,7 +260,7 @@ public class WinterController {
                     safe::working));
         }
         figures.add(
-                Figure.of("median", "A middling winter", Amount.of(safe.median(), shown), chill.unit(), safe::working));
+                Figure.of("median", "A median winter", Amount.of(safe.median(), shown), chill.unit(), safe::working));
         figures.add(Figure.of(
                 "least",
                 "The mildest of " + safe.winters(),
@@ -290,9 +293,8 @@ public class WinterController {
         return figures;
     }
 
-    private static void sketch(Model model, Reckoning plan, ChillModel chill, SafeChill safe, Integer picked) {
+    private static void sketch(Model model, PlanView plan, ChillModel chill, SafeChill safe, Integer picked) {
         List<Variety> needs = plan.chosen().stream()
-                .map(plan::variety)
                 .filter(v -> v.chillNeed() > 0 && v.chillModel() == chill)
                 .toList();
         double most = Math.max(
@@ -391,13 +393,12 @@ public class WinterController {
     /** Needs of chosen varieties that are known in another unit, and so not on this drawing. */
     public record Elsewhere(ChillModel model, long needs) {}
 
-    private static List<Elsewhere> elsewhere(Reckoning plan, ChillModel chill) {
+    private static List<Elsewhere> elsewhere(PlanView plan, ChillModel chill) {
         return Arrays.stream(ChillModel.values())
                 .filter(model -> model != chill)
                 .map(model -> new Elsewhere(
                         model,
                         plan.chosen().stream()
-                                .map(plan::variety)
                                 .filter(v -> v.chillNeed() > 0 && v.chillModel() == model)
                                 .count()))
                 .filter(other -> other.needs() > 0)
@@ -413,14 +414,11 @@ public class WinterController {
     }
 
     @PostMapping
-    String model(Scope scope, @RequestParam ChillModel chill) {
-        Reckoning plan = pages.reckon(scope);
-        PlanSettings row = plan.plan().settings();
-        pages.changes()
-                .make(
-                        scope,
-                        "Counts the winters in " + chill.unit(),
-                        pen -> pen.save(pages.changes().with(row, Map.of("chillModel", chill))));
+    String model(Scope scope, FormStamp stamp, @RequestParam ChillModel chill) {
+        edits.apply(
+                scope,
+                stamp.change("Counts the winters in " + chill.unit()),
+                now -> List.of(Edit.change(now.rows().settings(), stamp.revision(), Map.of("chillModel", chill))));
         return "redirect:/orchards/" + scope.orchard() + "/winters";
     }
 }

@@ -1,9 +1,8 @@
 package idlebough.app.winter;
 
-import idlebough.app.plan.NotFound;
-import idlebough.app.plan.Plan;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.store.NotFound;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietySprings;
@@ -75,7 +74,7 @@ public class WinterTables {
     @GetMapping("/winters.csv")
     @ResponseBody
     String winters(Scope scope) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         List<String> names = new ArrayList<>(List.of("winter", "status", "missing_days", "neighbour_days"));
         for (ChillModel each : ChillModel.values()) {
             names.add(each.name().toLowerCase(Locale.ROOT));
@@ -85,7 +84,7 @@ public class WinterTables {
         for (Winter winter : plan.winters().winters()) {
             List<Object> row = row(
                     winter.year(),
-                    plan.plan().standIn() && winter.usable()
+                    plan.synthetic() && winter.usable()
                             ? MADE
                             : winter.status().words(),
                     winter.missingDays(),
@@ -103,7 +102,7 @@ public class WinterTables {
     @GetMapping("/models.csv")
     @ResponseBody
     String models(Scope scope) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         int[] years = plan.winters().usable().stream().mapToInt(Winter::year).toArray();
         List<List<Object>> rows = new ArrayList<>();
         for (ChillModel model : ChillModel.values()) {
@@ -127,7 +126,7 @@ public class WinterTables {
     @GetMapping("/frost.csv")
     @ResponseBody
     String frost(Scope scope) {
-        Reckoning plan = pages.reckon(scope);
+        PlanView plan = pages.plan(scope);
         List<List<Object>> rows = new ArrayList<>();
         for (double threshold : new double[] {0, -2, -4}) {
             FrostDates frost = plan.frost(threshold);
@@ -168,14 +167,12 @@ public class WinterTables {
             Scope scope,
             @RequestParam(defaultValue = "") String variety,
             @RequestParam(defaultValue = "") String place) {
-        Reckoning plan = pages.reckon(scope);
-        Variety picked = plan.chosen().stream()
-                .filter(key -> key.equals(variety))
-                .map(plan::variety)
-                .filter(VarietySprings::known)
-                .findFirst()
-                .orElseThrow(NotFound::new);
-        VarietySprings springs = plan.springs(picked, Exposure.named(place));
+        PlanView plan = pages.plan(scope);
+        Variety picked = plan.chosen(variety);
+        if (!VarietySprings.known(picked)) {
+            throw new NotFound();
+        }
+        VarietySprings springs = plan.evaluation().varieties().springs(picked, Exposure.named(place));
         List<List<Object>> rows = new ArrayList<>();
         for (int i = 0; i < springs.blooms().size(); i++) {
             Bloom bloom = springs.blooms().get(i);
@@ -204,18 +201,18 @@ public class WinterTables {
                 rows);
     }
 
-    /** The record as it is reckoned with: all stations together, corrected for this place. */
+    /** The record as it is computed with: all stations together, corrected for this place. */
     @GetMapping("/days.csv")
     @ResponseBody
     String days(Scope scope) {
         List<List<Object>> rows = new ArrayList<>();
-        Plan plan = pages.reckon(scope).plan();
-        for (DailyExtremes day : plan.weather().days()) {
+        PlanView plan = pages.plan(scope);
+        for (DailyExtremes day : plan.record().days()) {
             rows.add(row(
                     day.date(),
                     String.format(Locale.ROOT, "%.2f", day.minimum()),
                     String.format(Locale.ROOT, "%.2f", day.maximum()),
-                    plan.standIn() ? MADE : day.origin().name().toLowerCase(Locale.ROOT)));
+                    plan.synthetic() ? MADE : day.origin().name().toLowerCase(Locale.ROOT)));
         }
         return table(List.of("date", "tmin", "tmax", "origin"), rows);
     }

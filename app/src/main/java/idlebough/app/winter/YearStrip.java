@@ -12,10 +12,10 @@ import java.util.Locale;
  * One calendar year of a record as a strip 732 units wide, two a day: where days are missing.
  *
  * @param days measured
- * @param lent path of the days that another station gave
+ * @param borrowed path of the days that another station gave
  * @param bridged path of the short gaps that are bridged, and missing of the longer ones
  */
-public record YearStrip(int year, int days, double from, double to, String lent, String bridged, String missing) {
+public record YearStrip(int year, int days, double from, double to, String borrowed, String bridged, String missing) {
     private static final double DAY = 2;
 
     /** Every year that the record touches, oldest first. */
@@ -41,7 +41,7 @@ public record YearStrip(int year, int days, double from, double to, String lent,
                     (gap.length() <= StationRecord.LONGEST_FILLED ? bridged : missing).append(run(a, b));
                 }
             }
-            StringBuilder lent = new StringBuilder();
+            StringBuilder borrowed = new StringBuilder();
             LocalDate begin = null;
             for (LocalDate date = from; !date.isAfter(to.plusDays(1)); date = date.plusDays(1)) {
                 boolean neighbour = !date.isAfter(to)
@@ -50,7 +50,7 @@ public record YearStrip(int year, int days, double from, double to, String lent,
                 if (neighbour && begin == null) {
                     begin = date;
                 } else if (!neighbour && begin != null) {
-                    lent.append(run(begin, date.minusDays(1)));
+                    borrowed.append(run(begin, date.minusDays(1)));
                     begin = null;
                 }
             }
@@ -59,7 +59,7 @@ public record YearStrip(int year, int days, double from, double to, String lent,
                     (int) (ChronoUnit.DAYS.between(from, to) + 1 - gone),
                     DAY * (from.getDayOfYear() - 1),
                     DAY * to.getDayOfYear(),
-                    lent.toString(),
+                    borrowed.toString(),
                     bridged.toString(),
                     missing.toString()));
         }

@@ -167,4 +167,10 @@ public record Feature(
     public double distance(Point place) {
         return geometry().distance(Shapes.point(place));
     }
+
+    /** The same feature elsewhere, or of another outline. */
+    public Feature at(List<Point> elsewhere) {
+        return new Feature(
+                id, kind, name, elsewhere, height, width, crown, evergreen, material, clearance, about);
+    }
 }
