@@ -1,5 +1,5 @@
 // The ground: pans, zooms, draws, drags and asks. What is true is decided on the server.
-document.addEventListener('DOMContentLoaded', () => { site(); timer(); pits(); });
+const { page, stamped } = await import(document.getElementById('shared').href);
 
 // j and k go from pit to pit.
 function pits() {
@@ -151,19 +151,36 @@ function sliders() {
 
 // Sends a form and puts the page that comes back in the place of this one; what cannot be sent stays and says so.
 function send(action, fields) {
-  const body = new URLSearchParams({ ...fields, _csrf: document.querySelector('input[name="_csrf"]').value });
-  return fetch(action, { method: 'POST', body, headers: { Accept: 'text/html' } })
-    .then((answer) => answer.text().then((html) => ({ html, url: answer.url, redirected: answer.redirected })))
-    .then(({ html, url, redirected }) => {
-      const next = new DOMParser().parseFromString(html, 'text/html');
-      if (!next.querySelector('main.spread')) { location.reload(); return; }
-      ['main.spread', 'nav.line', 'header.top'].forEach((part) => document.querySelector(part).replaceWith(next.querySelector(part)));
-      if (redirected) { history.replaceState(null, '', url); }
+  return fetch(action, { method: 'POST', body: new URLSearchParams(stamped(fields)), headers: { Accept: 'text/html' } })
+    .then((answer) => answer.text().then((html) => ({ next: page(html), answer })))
+    .then(({ next, answer }) => {
+      if (!next.querySelector('main.spread')) {
+        // Someone was faster, or it may not be: the page says which, with both values.
+        if (answer.ok) {
+          location.reload();
+        } else {
+          document.body.replaceWith(next.body);
+        }
+        return;
+      }
+      ['main.spread', 'nav.line', 'header.top', 'footer.foot'].forEach((part) =>
+        document.querySelector(part).replaceWith(next.querySelector(part)),
+      );
+      if (answer.redirected) {
+        history.replaceState(null, '', answer.url);
+      }
       site();
       const picked = document.querySelector('.feat.on');
-      if (picked && picked.dataset.id !== 'boundary') { picked.focus({ preventScroll: true }); }
+      if (picked && picked.dataset.id !== 'boundary') {
+        picked.focus({ preventScroll: true });
+      }
     })
-    .catch(() => { const say = document.getElementById('shade-words'); if (say) { say.textContent = 'The server does not answer: this is not saved yet. It stays here; try again.'; } });
+    .catch(() => {
+      const say = document.getElementById('shade-words');
+      if (say) {
+        say.textContent = 'The server does not answer: this is not saved yet. It stays here; try again.';
+      }
+    });
 }
 
 function draw(sketch) {
@@ -233,7 +250,7 @@ function draw(sketch) {
     const put = (by) => {
       const all = chosen(g);
       if (all.length > 1) { together(all.map((o) => o.dataset.id), { dx: by[0].toFixed(3), dy: by[1].toFixed(3) }); } else {
-        send(base + '/site/features/' + g.dataset.id + '/shape', { points: text(read(g.dataset.points).map((p) => [p[0] + by[0], p[1] + by[1]])), version: g.dataset.version });
+        send(base + '/site/features/' + g.dataset.id + '/shape', { points: text(read(g.dataset.points).map((p) => [p[0] + by[0], p[1] + by[1]])) });
       }
     };
     g.addEventListener('keydown', (event) => {
@@ -286,7 +303,7 @@ function draw(sketch) {
   const least = { POINT: 1, LINE: 2, AREA: 3 }[sketch.dataset.shape];
   const outline = document.createElementNS('http://www.w3.org/2000/svg', 'path');
   outline.setAttribute('class', 'mine');
-  const save = () => send(base + '/site/features/' + picked + '/shape', { points: text(points), version: sketch.dataset.version });
+  const save = () => send(base + '/site/features/' + picked + '/shape', { points: text(points) });
   const dot = (p, index, mid) => {
     const c = document.createElementNS('http://www.w3.org/2000/svg', 'circle');
     c.setAttribute('class', mid ? 'handle mid' : 'handle');
@@ -420,3 +437,7 @@ function timer() {
   keep(waiting());
   flush();
 }
+
+site();
+timer();
+pits();

@@ -44,12 +44,36 @@ public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
             String ring,
             Standing standing,
             boolean here) {
+        public String id() {
+            return stand.id();
+        }
+
+        public String label() {
+            return stand.label();
+        }
+
+        public String x() {
+            return Svg.fine(stand.place().x());
+        }
+
+        public String y() {
+            return Svg.fine(stand.place().y());
+        }
+
         public String words() {
             return stand.title() + ", " + standing.word();
         }
 
-        public String kind() {
-            return stand.crop().kind().name();
+        public String css() {
+            return "crown-" + standing.word();
+        }
+
+        public String hachureCss() {
+            return "hz hz-" + stand.crop().kind().name();
+        }
+
+        public String ringCss() {
+            return here ? "ring on" : "ring";
         }
     }
 

@@ -42,7 +42,12 @@ public class Pages {
     public record Shown(Finding finding, List<Buttons.Button> buttons) {}
 
     /** What moved because of the last change. */
-    public record Because(String set, String cause, List<MovedLine> moved) {}
+    public record Because(String set, String cause, List<MovedLine> moved) {
+        /** How many lines follow the first. */
+        public int more() {
+            return moved.size() - 1;
+        }
+    }
 
     /** What undo would undo and redo would do again, in words; null where there is nothing. */
     public record Turns(String undo, String redo) {}
@@ -66,6 +71,8 @@ public class Pages {
         model.addAttribute("here", here);
         model.addAttribute("mayPlan", plan.head().role().may(Right.PLAN));
         model.addAttribute("mayRecord", plan.head().role().may(Right.RECORD));
+        model.addAttribute("rights", rights(plan));
+        model.addAttribute("back", here == null ? "history" : here.path());
         line(model, plan, here);
         model.addAttribute("synthetic", plan.synthetic() && ON_WINTERS.contains(here));
         model.addAttribute("because", because(scope, plan));
@@ -84,6 +91,12 @@ public class Pages {
                             : plan.judged(here.room()).sound().size());
         }
         return plan;
+    }
+
+    /** Class names by which the style sheet hides what this role may not do. */
+    private static String rights(PlanView plan) {
+        return (plan.head().role().may(Right.PLAN) ? "may-plan " : "")
+                + (plan.head().role().may(Right.RECORD) ? "may-record" : "");
     }
 
     private static void line(Model model, PlanView plan, StagePage here) {

@@ -49,21 +49,29 @@ public enum StagePage {
      *
      * @param look sound, doubtful, stop or hollow
      * @param count of what it leans or lies for
-     * @param x its place
-     * @param transform of its figure
-     * @param slack path of the string from the peg before it
+     * @param at transform of its place
+     * @param turned transform of its figure
+     * @param string path of the string from the peg before it; taut up to the page that is open
      */
     public record Peg(
             StagePage stage,
             String look,
             int count,
             boolean here,
-            double x,
-            String transform,
-            String slack,
+            String at,
+            String turned,
+            String string,
             String words) {
-        public boolean isStop() {
-            return look.equals(Standing.STOP.word());
+        public boolean first() {
+            return stage.ordinal() == 0;
+        }
+
+        public String css() {
+            return "pg-" + look;
+        }
+
+        public String countCss() {
+            return "n-" + look;
         }
 
         /** The key that leads to it. */
@@ -75,8 +83,7 @@ public enum StagePage {
     private static final double FIRST = 61.8;
     private static final double APART = 123.6;
 
-    /** Where the string is taut up to. */
-    public double x() {
+    private double x() {
         return FIRST + APART * ordinal();
     }
 
@@ -88,17 +95,17 @@ public enum StagePage {
                 ? "hollow"
                 : (stops > 0 ? Standing.STOP : doubts > 0 ? Standing.DOUBTFUL : Standing.SOUND).word();
         int turn = stops > 0 ? 90 : doubts > 0 ? 14 : 0;
-        String transform = "translate(" + Svg.number(x()) + "," + (stops > 0 ? 36 : 25) + ") rotate(" + turn + ")";
-        String slack = "M" + Svg.number(x() - APART) + " 25Q" + Svg.number(x() - APART / 2) + " 38 "
-                + Svg.number(x()) + " 25";
+        boolean taut = here != null && ordinal() <= here.ordinal();
         return new Peg(
                 this,
                 look,
                 stops > 0 ? stops : doubts,
                 this == here,
-                x(),
-                transform,
-                slack,
+                "translate(" + Svg.number(x()) + ",0)",
+                "translate(0," + (stops > 0 ? 36 : 25) + ") rotate(" + turn + ")",
+                taut
+                        ? Svg.path("M# 25H#", x() - APART, x())
+                        : Svg.path("M# 25Q# 38 # 25", x() - APART, x() - APART / 2, x()),
                 title + words(begun, stops, doubts));
     }
 

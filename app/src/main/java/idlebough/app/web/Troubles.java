@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import java.util.Arrays;
 import idlebough.app.store.LostRace;
 import idlebough.app.store.NotAllowed;
 import idlebough.app.store.NotFound;
@@ -69,10 +70,23 @@ public class Troubles {
         model.addAttribute("lines", Conflicts.lines(race, display));
         model.addAttribute("again", Conflicts.again(race, request));
         model.addAttribute("action", request.getRequestURI());
+        model.addAttribute("leave", leave(request.getRequestURI()));
+        // The form below carries a stamp of its own.
+        request.removeAttribute(StampedForms.SHOWN);
         return say(
                 model,
                 "Someone else changed this meanwhile.",
                 "Nothing was overwritten. Both values stand below.");
+    }
+
+    /** The stage to which an address belongs. */
+    private static String leave(String address) {
+        String[] part = address.split("/");
+        return part.length < 4 ? "/" : "/" + part[1] + "/" + part[2] + "/" + (known(part[3]) ? part[3] : "history");
+    }
+
+    private static boolean known(String path) {
+        return Arrays.stream(StagePage.values()).anyMatch(page -> page.path().equals(path));
     }
 
     @ExceptionHandler(NotAllowed.class)
