@@ -23,6 +23,8 @@ public final class RowShape {
     private static final DateTimeFormatter MOMENT =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss.SSS").withZone(ZoneOffset.UTC);
     private static final String DELETED = "deleted";
+    /** What stands in a plain field where nothing is stored. */
+    private static final Map<Class<?>, Object> EMPTY = Map.of(boolean.class, false, int.class, 0, double.class, 0.0);
     private final Class<? extends Row> type;
     private final List<Column> columns = new ArrayList<>();
     private final boolean deletable;
@@ -170,9 +172,7 @@ public final class RowShape {
     @SuppressWarnings({"unchecked", "rawtypes"})
     private static Object convert(Object value, Class<?> type) {
         if (value == null) {
-            return type == boolean.class
-                    ? Boolean.FALSE
-                    : type == int.class ? Integer.valueOf(0) : type == double.class ? Double.valueOf(0) : null;
+            return EMPTY.get(type);
         }
         if (type.isInstance(value)) {
             return value;

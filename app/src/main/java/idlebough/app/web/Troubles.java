@@ -36,6 +36,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 /** What goes wrong, in a sentence on a page of our own; the log names the request, the page never shows a trace. */
 @ControllerAdvice
 public class Troubles {
+    static final String INCIDENT = "idlebough.incident";
     private static final Logger LOG = LoggerFactory.getLogger(Troubles.class);
 
     @ExceptionHandler({NotFound.class, NoResourceFoundException.class, MethodArgumentTypeMismatchException.class})
@@ -102,6 +103,10 @@ public class Troubles {
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(Model model) {
+        return tooLargeFor(model);
+    }
+
+    static String tooLargeFor(Model model) {
         return say(
                 model,
                 "This file is larger than 40 MB.",
@@ -119,16 +124,20 @@ public class Troubles {
 
     @ExceptionHandler(Exception.class)
     @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
-    String failed(Model model, Exception trouble) {
+    String failed(Model model, Exception trouble, HttpServletRequest request) {
         LOG.error("Incident", trouble);
+        return wentWrong(model, request);
+    }
+
+    static String wentWrong(Model model, HttpServletRequest request) {
         return say(
                 model,
                 "This went wrong on our side.",
                 "What you had saved before is safe. Go back and try once more; the server's log has the details under"
-                        + " incident " + MDC.get("incident") + ".");
+                        + " incident " + request.getAttribute(INCIDENT) + ".");
     }
 
-    private static String say(Model model, String what, String then) {
+    static String say(Model model, String what, String then) {
         model.addAttribute("what", what);
         model.addAttribute("then", then);
         return "error";
@@ -142,12 +151,11 @@ public class Troubles {
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
             String incident = Long.toString(System.nanoTime() & 0xffffffL, 36);
-            MDC.put("incident", incident);
+            request.setAttribute(INCIDENT, incident);
             MDC.put("request", incident + " " + request.getMethod() + " " + request.getRequestURI());
             try {
                 chain.doFilter(request, response);
             } finally {
-                MDC.remove("incident");
                 MDC.remove("request");
             }
         }
