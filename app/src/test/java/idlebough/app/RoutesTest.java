@@ -1,15 +1,24 @@
 package idlebough.app;
 
+import idlebough.core.site.Stand;
+import idlebough.app.store.Kind;
+import java.util.LinkedHashMap;
+import java.util.HashSet;
+import java.util.HashMap;
+import java.nio.charset.StandardCharsets;
+import java.io.InputStream;
+import java.io.IOException;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Role;
+import idlebough.app.store.TestRow;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.app.account.Account;
+import idlebough.app.store.Account;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
-import idlebough.app.plan.OrchardMapper;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
-import idlebough.app.site.Filling;
+import idlebough.app.store.OrchardMapper;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,7 +92,7 @@ class RoutesTest {
     @Test
     void aStrangersAddressIsTheSameAsNone() {
         Scope demo = demo();
-        Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
+        PlanView plan = Running.plan(demo);
         Visitor stranger = Visitor.signedUp("stranger");
         List<Route> theirs = routes(ids(plan));
         List<Route> none = routes(VARIETY);
@@ -102,9 +111,9 @@ class RoutesTest {
                 assertThat(answer.body()).isEqualTo(nowhere.body());
             }
         }
-        assertThat(Running.bean(PlanReader.class).reckon(demo).plan().orchard().revision())
+        assertThat(Running.plan(demo).revision())
                 .as("a stranger changed nothing")
-                .isEqualTo(plan.plan().orchard().revision());
+                .isEqualTo(plan.revision());
     }
 
     @Test
@@ -112,7 +121,7 @@ class RoutesTest {
         Visitor owner = new Visitor();
         owner.post("/demo", Map.of());
         Scope demo = demo();
-        Reckoning plan = Running.bean(PlanReader.class).reckon(demo);
+        PlanView plan = Running.plan(demo);
         for (Route route : routes(ids(plan))) {
             if (route.path().endsWith("/undo")
                     || route.path().endsWith("/remove")
@@ -134,11 +143,11 @@ class RoutesTest {
         }
     }
 
-    private static Map<String, String> ids(Reckoning plan) {
-        Filling filling = plan.plan().fillings().get(0);
+    private static Map<String, String> ids(PlanView plan) {
+        TestRow filling = plan.rows().tests().get(0);
         return Map.of(
                 "orchard",
-                plan.plan().orchard().id(),
+                plan.head().id(),
                 "tree",
                 plan.trees().get(0).id(),
                 "pit",
@@ -146,9 +155,9 @@ class RoutesTest {
                 "test",
                 filling.id(),
                 "feature",
-                plan.plan().drawn().get(0).id(),
+                plan.rows().features().get(0).id(),
                 "station",
-                plan.plan().station().id(),
+                plan.station().id(),
                 "variety",
                 "apple-cox");
     }
@@ -159,23 +168,143 @@ class RoutesTest {
                 Running.bean(OrchardMapper.class).mine(maren.id()).get(0).id(), maren.id());
     }
 
+    /** What a route asks of whoever posts to it. @param right LOOK, RECORD or PLAN */
+    private record Asked(String path, String right, Map<String, String> fields) {
+        static List<Asked> all() throws IOException {
+            try (InputStream file = RoutesTest.class.getResourceAsStream("rights.csv")) {
+                return new String(file.readAllBytes(), StandardCharsets.UTF_8)
+                        .lines()
+                        .skip(1)
+                        .map(line -> line.split(";", 3))
+                        .map(part -> new Asked(part[0], part[1], fields(part[2])))
+                        .toList();
+            }
+        }
+
+        private static Map<String, String> fields(String text) {
+            Map<String, String> fields = new LinkedHashMap<>();
+            for (String pair : text.split("&")) {
+                String[] part = pair.split("=", 2);
+                if (part.length == 2) {
+                    fields.put(part[0], part[1].replace("\\n", "\n"));
+                }
+            }
+            return fields;
+        }
+
+        Asked with(Map<String, String> ids) {
+            Map<String, String> filled = new LinkedHashMap<>();
+            fields.forEach((name, value) -> filled.put(name, fill(value, ids)));
+            return new Asked(fill(path, ids), right, filled);
+        }
+
+        private static String fill(String text, Map<String, String> ids) {
+            return Pattern.compile("\\{(\\w+)}").matcher(text).replaceAll(id -> ids.getOrDefault(id.group(1), NONE));
+        }
+    }
+
+    /** The roles are those of the house: helper records, partner plans, reader looks (project choice). */
     @Test
-    void everyStatementOnAnOrchardJoinsMembership() {
-        Set<String> founding =
-                Set.of("idlebough.app.plan.OrchardMapper.create", "idlebough.app.plan.OrchardMapper.join");
+    void everyRouteKeepsToTheRightsOfEveryRole() throws IOException {
+        List<Asked> asked = Asked.all();
+        Set<String> posted = new HashSet<>();
+        Running.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> {
+            if (info.getMethodsCondition().getMethods().contains(RequestMethod.POST)) {
+                info.getPatternValues().stream()
+                        .filter(path -> path.startsWith("/orchards/{orchard}"))
+                        .forEach(posted::add);
+            }
+        });
+        assertThat(asked.stream().map(Asked::path)).as("every route has its right").containsAll(posted);
+        Scope demo = demo();
+        Visitor owner = new Visitor();
+        owner.post("/demo", Map.of());
+        Map<String, Visitor> visitors = new LinkedHashMap<>();
+        visitors.put("nobody", new Visitor());
+        visitors.put("passer-by", Visitor.signedUp("passer-by"));
+        for (Role role : List.of(Role.READER, Role.HELPER, Role.PARTNER)) {
+            visitors.put(role.name(), Visitor.signedUp("as " + role.word()));
+            String account = Running.bean(AccountService.class)
+                    .find("as " + role.word())
+                    .id();
+            Running.bean(Edits.class).admit(demo, account, role);
+        }
+        visitors.put("OWNER", owner);
+        for (Asked each : asked) {
+            // Whoever came before may have taken it out; what is asked of must be there.
+            Asked route = each.with(more(Running.plan(demo)));
+            visitors.forEach((who, visitor) -> {
+                int status = visitor.post(route.path(), route.fields()).statusCode();
+                assertThat(status).as("%s as %s", each.path(), who).isLessThan(500);
+                switch (who) {
+                    case "nobody" -> assertThat(status).as(each.path()).isEqualTo(302);
+                    case "passer-by" -> assertThat(status).as(each.path()).isEqualTo(404);
+                    default ->
+                        assertThat(status == 403)
+                                .as("%s as %s is refused: %s", each.path(), who, status)
+                                .isEqualTo(!may(who, each.right()));
+                }
+            });
+        }
+        for (Role role : List.of(Role.READER, Role.HELPER, Role.PARTNER)) {
+            assertThat(visitors.get(role.name())
+                            .get("/orchards/" + demo.orchard() + "/site")
+                            .statusCode())
+                    .isEqualTo(200);
+        }
+    }
+
+    private static boolean may(String who, String right) {
+        return switch (right) {
+            case "LOOK" -> true;
+            case "RECORD" -> !who.equals("READER");
+            default -> who.equals("PARTNER") || who.equals("OWNER");
+        };
+    }
+
+    private static Map<String, String> more(PlanView plan) {
+        Map<String, String> ids = new HashMap<>(ids(plan));
+        plan.evaluation().stands().stream()
+                .filter(Stand::toPlant)
+                .findFirst()
+                .ifPresent(stand -> ids.put("tree", stand.id()));
+        ids.put("choice", plan.rows().choices().get(0).id());
+        ids.put("seen", plan.rows().blooms().isEmpty() ? NONE : plan.rows().blooms().get(0).id());
+        return ids;
+    }
+
+    /** HOUSE: one fragment tells who may; every statement on an orchard's data holds it. */
+    @Test
+    void everyStatementOnAnOrchardAsksTheRights() {
+        Set<String> apart = Set.of(
+                "idlebough.app.store.OrchardMapper.create",
+                "idlebough.app.store.OrchardMapper.found",
+                "idlebough.app.store.OrchardMapper.mine");
         for (Object entry :
                 Running.bean(SqlSessionFactory.class).getConfiguration().getMappedStatements()) {
             if (!(entry instanceof MappedStatement statement)
-                    || statement.getId().startsWith("idlebough.app.account.")
-                    || founding.contains(statement.getId())) {
+                    || statement.getId().startsWith("idlebough.app.store.AccountMapper.")
+                    || apart.contains(statement.getId())) {
                 continue;
             }
             BoundSql sql = statement.getBoundSql(Map.of(
-                    "days", List.of(), "row", Map.of("deleted", false), "scope", new Scope("o", "a"), "account", "a"));
-            assertThat(sql.getSql())
+                    "days",
+                    List.of(),
+                    "sets",
+                    List.of("s"),
+                    "ids",
+                    List.of("i"),
+                    "kind",
+                    Kind.PEG,
+                    "scope",
+                    new Scope("o", "a"),
+                    "account",
+                    "a"));
+            assertThat(sql.getSql().replaceAll("\\s+", " "))
                     .as(statement.getId())
-                    .contains("membership m")
-                    .contains("account_id");
+                    .contains("join membership m on m.orchard_id =")
+                    .containsAnyOf("m.account_id = ?", "m.account_id =")
+                    .contains("and m.role in ('OWNER'");
         }
     }
 

@@ -1,5 +1,10 @@
 package idlebough.app;
 
+import org.springframework.jdbc.core.JdbcTemplate;
+import javax.sql.DataSource;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Plans;
+import idlebough.app.store.Scope;
 import idlebough.app.database.PrivateMariaDb;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -45,6 +50,19 @@ public final class Running implements BeforeAllCallback {
 
     public static String base() {
         return "http://127.0.0.1:" + state.context().getEnvironment().getProperty("local.server.port");
+    }
+
+    /** The plan as its member sees it. */
+    public static PlanView plan(Scope scope) {
+        return new PlanView(bean(Plans.class).open(scope));
+    }
+
+    /** At which an orchard stands; 0 for none. */
+    static long revision(String orchard) {
+        return new JdbcTemplate(bean(DataSource.class))
+                .queryForList("select revision from orchard where id = ?", Long.class, orchard).stream()
+                        .findFirst()
+                        .orElse(0L);
     }
 
     public static <T> T bean(Class<T> type) {

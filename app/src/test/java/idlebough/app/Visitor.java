@@ -1,5 +1,7 @@
 package idlebough.app;
 
+import java.util.UUID;
+import java.util.LinkedHashMap;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -16,6 +18,7 @@ import java.util.stream.Collectors;
 /** Somebody with a browser's cookies and nothing else. */
 public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private static final Pattern ORCHARD = Pattern.compile("/orchards/([0-9a-f-]{36})");
     private final HttpClient client = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
             .followRedirects(HttpClient.Redirect.NEVER)
@@ -39,10 +42,13 @@ public final class Visitor {
         }
     }
 
-    /** Posts a form with a token taken from the sign-in page, which anyone may open. */
+    /**
+     * Posts a form with a token taken from the sign-in page, which anyone may open, and with the stamp of a page that was
+     * loaded just now, unless the fields hold another.
+     */
     public HttpResponse<String> post(String path, Map<String, String> fields) {
         Matcher token = TOKEN.matcher(get("/sign-up").body());
-        String body = fields.entrySet().stream()
+        String body = stamped(path, fields).entrySet().stream()
                 .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         String csrf = token.find() ? URLEncoder.encode(token.group(1), StandardCharsets.UTF_8) : "";
@@ -52,10 +58,21 @@ public final class Visitor {
                 .build());
     }
 
+    private static Map<String, String> stamped(String path, Map<String, String> fields) {
+        Map<String, String> all = new LinkedHashMap<>();
+        Matcher orchard = ORCHARD.matcher(path);
+        if (orchard.find()) {
+            all.put("_edit", UUID.randomUUID().toString());
+            all.put("_revision", String.valueOf(Running.revision(orchard.group(1))));
+        }
+        all.putAll(fields);
+        return all;
+    }
+
     /** Posts a form with a file in it. */
     public HttpResponse<String> upload(String path, Map<String, String> fields, String name, byte[] file) {
         Matcher token = TOKEN.matcher(get("/sign-up").body());
-        Map<String, String> all = new java.util.LinkedHashMap<>(fields);
+        Map<String, String> all = stamped(path, fields);
         all.put("_csrf", token.find() ? token.group(1) : "");
         java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
         all.forEach((field, value) -> body.writeBytes(

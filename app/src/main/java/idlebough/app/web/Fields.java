@@ -17,7 +17,6 @@ public final class Fields {
     private final Map<String, String> typed = new LinkedHashMap<>();
     private final Map<String, String> complaints = new LinkedHashMap<>();
     private final Display display;
-    private String raced;
 
     public Fields(Map<String, String> typed, Display display) {
         this.typed.putAll(typed);
@@ -132,20 +131,5 @@ public final class Fields {
             complain(name, "Please give a day of the calendar, like 2027-03-11.");
             return null;
         }
-    }
-
-    /** Someone saved meanwhile: says so at the top, and beside each field what stands there now; saving again keeps what is typed. */
-    public void against(Fields stored) {
-        raced =
-                "Someone else saved this meanwhile. What stands there now is written beside each field that differs; save again to keep yours.";
-        stored.typed.forEach((name, text) -> {
-            if (!text.equals(value(name))) {
-                complain(name, "Now stored: " + (text.isEmpty() ? "nothing" : text) + ".");
-            }
-        });
-    }
-
-    public String raced() {
-        return raced;
     }
 }

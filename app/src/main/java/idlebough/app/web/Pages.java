@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import idlebough.app.store.NotAllowed;
 import idlebough.app.store.ChangeSet;
 import idlebough.app.store.Edits;
 import idlebough.app.store.JournalMapper;
@@ -57,6 +58,15 @@ public class Pages {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         if (request != null) {
             request.setAttribute(StampedForms.SHOWN, plan.revision(), RequestAttributes.SCOPE_REQUEST);
+        }
+        return plan;
+    }
+
+    /** @throws NotAllowed when the role does not allow it; for work that no edit stands for */
+    public PlanView plan(Scope scope, Right right) {
+        PlanView plan = plan(scope);
+        if (!plan.head().role().may(right)) {
+            throw new NotAllowed(plan.head().role(), right);
         }
         return plan;
     }

@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.Right;
 import idlebough.app.store.LiveMapper;
 import idlebough.app.store.NotFound;
 import idlebough.app.web.PlanView;
@@ -155,6 +156,7 @@ public class LiveController {
             Model model,
             @PathVariable String station,
             @RequestParam Map<String, String> typed) {
+        pages.plan(scope, Right.PLAN);
         link(scope, station);
         Fields fields = new Fields(typed, reader.display());
         String url = fields.value("pullUrl").strip();
@@ -174,6 +176,7 @@ public class LiveController {
     /** The key is shown on this page only. */
     @PostMapping("/orchards/{orchard}/winters/stations/{station}/key")
     String key(Scope scope, Reader reader, Model model, @PathVariable String station) {
+        pages.plan(scope, Right.PLAN);
         link(scope, station);
         model.addAttribute("key", service.newKey(scope, station));
         return page(scope, model, station, Fields.blank(reader.display()));
@@ -181,6 +184,7 @@ public class LiveController {
 
     @PostMapping("/orchards/{orchard}/winters/stations/{station}/key/end")
     String endKey(Scope scope, @PathVariable String station) {
+        pages.plan(scope, Right.PLAN);
         service.endKey(scope, station);
         return back(scope, station);
     }

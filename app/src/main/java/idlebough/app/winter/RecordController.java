@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.Right;
 import idlebough.app.store.WeatherMapper;
 import idlebough.app.store.WeatherStore;
 import idlebough.app.store.Edits;
@@ -169,7 +170,7 @@ public class RecordController {
     /** No record at all: twelve monthly means make thirty stand-in winters. */
     @PostMapping("/means")
     String means(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
-        pages.plan(scope);
+        pages.plan(scope, Right.PLAN);
         Fields fields = new Fields(typed, reader.display());
         List<Double> low = new ArrayList<>();
         List<Double> high = new ArrayList<>();
@@ -201,7 +202,7 @@ public class RecordController {
 
     @PostMapping("/load")
     String take(Scope scope, Reader reader, Model model, @RequestParam MultipartFile file) throws IOException {
-        PlanView plan = pages.plan(scope);
+        PlanView plan = pages.plan(scope, Right.PLAN);
         String name = Objects.requireNonNullElse(file.getOriginalFilename(), "temperatures")
                 .replaceAll(".*[/\\\\]", "");
         LoadService.Load load =
@@ -326,7 +327,7 @@ public class RecordController {
 
     @PostMapping("/load/{ticket}/stop")
     String stop(Scope scope, @PathVariable String ticket) {
-        pages.plan(scope);
+        pages.plan(scope, Right.PLAN);
         LoadService.Load load = loads.find(scope, ticket);
         if (load != null) {
             loads.stop(load);
@@ -342,7 +343,7 @@ public class RecordController {
             Model model,
             @PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
-        PlanView plan = pages.plan(scope);
+        PlanView plan = pages.plan(scope, Right.PLAN);
         LoadService.Load load = loads.find(scope, ticket);
         if (load != null) {
             String into = typed.getOrDefault("into", "");

@@ -34,7 +34,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @RequestMapping(path = "/orchards/{orchard}/winters", produces = "text/csv;charset=UTF-8")
 public class WinterTables {
     /** What stands in for a measurement is never called one. */
-    private static final String MADE = "made";
+    private static final String MADE = "synthetic";
 
     private final Pages pages;
 

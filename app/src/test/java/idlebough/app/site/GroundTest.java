@@ -1,15 +1,17 @@
 package idlebough.app.site;
 
+import idlebough.app.store.Rows;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.TestRow;
+import idlebough.app.store.FeatureRow;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import idlebough.app.Running;
 import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
-import idlebough.app.plan.Plan;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Texture;
 import java.io.ByteArrayInputStream;
@@ -60,22 +62,22 @@ class GroundTest {
 
     private static Map<String, String> ground(String... changed) {
         Map<String, String> fields = new HashMap<>(
-                Map.of("name", "Test ground", "timeZone", "UTC", "latitude", "42.3", "corners", "", "version", "0"));
+                Map.of("name", "Test ground", "timeZone", "UTC", "latitude", "42.3", "corners", ""));
         for (int i = 0; i < changed.length; i += 2) {
             fields.put(changed[i], changed[i + 1]);
         }
         return fields;
     }
 
-    private Reckoning plan() {
-        return Running.bean(PlanReader.class).reckon(scope);
+    private PlanView plan() {
+        return Running.plan(scope);
     }
 
-    private Drawn draw(Feature.Kind kind, String points) {
+    private FeatureRow draw(Feature.Kind kind, String points) {
         assertThat(grower.post(base + "/site/features", Map.of("kind", kind.name(), "points", points))
                         .statusCode())
                 .isEqualTo(302);
-        List<Drawn> all = plan().plan().drawn();
+        List<FeatureRow> all = plan().rows().features();
         return all.get(all.size() - 1);
     }
 
@@ -97,7 +99,7 @@ class GroundTest {
             })
     void cornersThatMakeNoPlot(String corners, String sentence) {
         HttpResponse<String> answer =
-                grower.post(base + "/site/edit", ground("corners", corners.replace('#', '\n'), "version", "1"));
+                grower.post(base + "/site/edit", ground("corners", corners.replace('#', '\n')));
         assertThat(said(answer)).contains(sentence).contains(corners.split("#")[1]);
         assertThat(plan().plot().area()).isEqualTo(600);
     }
@@ -105,10 +107,10 @@ class GroundTest {
     @Test
     void anOddCornerThatIsRightCanBeTicked() {
         String far = "0; 0\n30; 0\n98.4; 65.6\n0; 20";
-        grower.post(base + "/site/edit", ground("corners", far, "surely", "true", "version", "1"));
+        grower.post(base + "/site/edit", ground("corners", far, "surely", "true"));
         assertThat(plan().plot().corners()).hasSize(4);
         assertThat(plan().plot().area()).isGreaterThan(1500);
-        grower.post(base + "/site/edit", ground("corners", "0; 0\n30; 0\n98.4 ft; 65.6 ft\n0; 20", "version", "2"));
+        grower.post(base + "/site/edit", ground("corners", "0; 0\n30; 0\n98.4 ft; 65.6 ft\n0; 20"));
         assertThat(plan().plot().area()).as("in feet it is the rectangle").isCloseTo(600, within(1.0));
     }
 
@@ -171,7 +173,7 @@ class GroundTest {
 
     @Test
     void badFilesGetASentenceAndNothingIsLost() {
-        Plan before = plan().plan();
+        Rows before = plan().rows();
         bad().forEach((sentence, file) -> {
             HttpResponse<String> answer =
                     grower.upload(base + "/site/boundary", Map.of("tolerance", "1.5"), "b.gpx", file);
@@ -182,7 +184,7 @@ class GroundTest {
                 grower.upload(base + "/site/boundary", Map.of("tolerance", "1.5"), "b.gpx", new byte[50_000_000]);
         assertThat(huge.statusCode()).isEqualTo(413);
         assertThat(huge.body()).contains("larger than 40 MB").contains("Nothing was stored");
-        assertThat(plan().plan()).isEqualTo(before);
+        assertThat(plan().rows()).isSameAs(before);
     }
 
     @Test
@@ -191,7 +193,7 @@ class GroundTest {
                 base + "/site/boundary", Map.of("tolerance", "1.5"), "walk.gpx", walk(100_000, 42.3, 9.4));
         assertThat(said(long100k)).contains("0.23").contains("100000").contains("closing error");
         String fiji = found("Over the line");
-        grower.post(fiji + "/site/edit", ground("latitude", "-17.2", "east", "30", "north", "20", "version", "1"));
+        grower.post(fiji + "/site/edit", ground("latitude", "-17.2", "east", "30", "north", "20"));
         HttpResponse<String> over = grower.upload(
                 fiji + "/site/boundary", Map.of("tolerance", "1.5"), "walk.gpx", walk(400, -17.2, 179.9998));
         assertThat(said(over)).contains("0.23").contains("corners");
@@ -205,9 +207,8 @@ class GroundTest {
                         "ring", "A B C D",
                         "tapes", "A B 30.02\nB C 20.01\nC D 29.98\nD A 20\nA C 36.05\nB D 36.06",
                         "bearing", "90",
-                        "take", "true",
-                        "version", "1"));
-        assertThat(plan().plan().site().tapes()).contains("36.05");
+                        "take", "true"));
+        assertThat(plan().site().boundary().tapes()).contains("36.05");
         draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
         String json = grower.get(base + "/site/site.geojson").body();
         assertThat(json).contains("\"boundary\"").contains("\"building\"").contains("height_m");
@@ -220,7 +221,7 @@ class GroundTest {
                 json.getBytes(StandardCharsets.UTF_8));
         Map<String, String> take = new HashMap<>();
         java.util.regex.Matcher hidden = java.util.regex.Pattern.compile(
-                        "name=\"(corners|latitude|longitude|tapes|version)\" value=\"([^\"]*)\"")
+                        "name=\"(corners|latitude|longitude|tapes)\" value=\"([^\"]*)\"")
                 .matcher(look.body());
         while (hidden.find()) {
             take.put(hidden.group(1), hidden.group(2).replace("&quot;", "\""));
@@ -228,7 +229,7 @@ class GroundTest {
         assertThat(grower.post(base + "/site/boundary/take", take).statusCode()).isEqualTo(302);
         scope = new Scope(base.substring("/orchards/".length()), scope.account());
         assertThat(plan().plot().area()).isCloseTo(area, within(0.01));
-        assertThat(plan().plan().site().tapes()).contains("36.05").contains("A B 30.02");
+        assertThat(plan().site().boundary().tapes()).contains("36.05").contains("A B 30.02");
         assertThat(said(grower.get(base + "/site/tapes"))).contains("A B 30.02");
     }
 
@@ -259,13 +260,13 @@ class GroundTest {
     void undoAndRedoGiveBackEveryByte() {
         List<String> states = new ArrayList<>();
         states.add(rows());
-        Drawn house = draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
+        FeatureRow house = draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
         states.add(rows());
         grower.post(
                 base + "/site/features/" + house.id() + "/shape",
-                Map.of("points", "5.123 5;9 5;9 9.5;5 9", "version", "0"));
+                Map.of("points", "5.123 5;9 5;9 9.5;5 9"));
         states.add(rows());
-        Drawn hedge = draw(Feature.Kind.HEDGE, "0 1;30 1");
+        FeatureRow hedge = draw(Feature.Kind.HEDGE, "0 1;30 1");
         states.add(rows());
         grower.post(
                 base + "/site/features/together",
@@ -273,13 +274,7 @@ class GroundTest {
         states.add(rows());
         grower.post(base + "/site/features/together", Map.of("ids", house.id() + "," + hedge.id(), "remove", "true"));
         states.add(rows());
-        grower.post(
-                base + "/site/features/boundary/shape",
-                Map.of(
-                        "points",
-                        "0 0;30 0;31 21;0 20",
-                        "version",
-                        String.valueOf(plan().plan().site().version())));
+        grower.post(base + "/site/features/boundary/shape", Map.of("points", "0 0;30 0;31 21;0 20"));
         states.add(rows());
         for (int i = states.size() - 2; i >= 0; i--) {
             grower.post(base + "/undo", Map.of());
@@ -294,32 +289,39 @@ class GroundTest {
         grower.post(base + "/undo", Map.of());
         draw(Feature.Kind.WELL, "3 3");
         grower.post(base + "/redo", Map.of());
-        assertThat(plan().plan().site().corners()).as("a new change ends redo").isEqualTo("0 0;30 0;30 20;0 20");
+        assertThat(plan().site().boundary().corners()).as("a new change ends redo").isEqualTo("0 0;30 0;30 20;0 20");
     }
 
     /** Everything drawn, without the counters of saves. */
     private String rows() {
-        Plan plan = plan().plan();
-        return (plan.site() + "\n" + plan.drawn()).replaceAll("version=\\d+", "");
+        Rows rows = plan().rows();
+        return (rows.site() + "\n" + rows.features()).replaceAll("version=\\d+", "");
     }
 
     @Test
     void theSecondToSaveSeesBothAndLosesNothing() {
-        Drawn house = draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
+        FeatureRow house = draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
         String at = base + "/site/features/" + house.id();
-        assertThat(grower.post(at + "/shape", Map.of("points", "6 5;9 5;9 9;5 9", "version", "0"))
+        String seen = String.valueOf(plan().revision());
+        assertThat(grower.post(at + "/shape", Map.of("points", "6 5;9 5;9 9;5 9"))
                         .statusCode())
                 .isEqualTo(302);
-        HttpResponse<String> second = grower.post(at + "/shape", Map.of("points", "4 5;9 5;9 9;5 9", "version", "0"));
+        HttpResponse<String> second =
+                grower.post(at + "/shape", Map.of("points", "4 5;9 5;9 9;5 9", "_revision", seen));
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(said(second)).contains("Someone else moved building").contains("value=\"4 5;9 5;9 9;5 9\"");
-        assertThat(plan().plan().drawn().get(0).points()).isEqualTo("6 5;9 5;9 9;5 9");
-        grower.post(at + "/shape", Map.of("points", "4 5;9 5;9 9;5 9", "version", "1"));
-        assertThat(plan().plan().drawn().get(0).points()).as("saved knowingly").isEqualTo("4 5;9 5;9 9;5 9");
+        assertThat(said(second))
+                .contains("Someone else changed this meanwhile")
+                .contains("6 5;9 5;9 9;5 9")
+                .contains("value=\"4 5;9 5;9 9;5 9\"");
+        assertThat(plan().rows().features().get(0).points()).isEqualTo("6 5;9 5;9 9;5 9");
+        grower.post(at + "/shape", Map.of("points", "4 5;9 5;9 9;5 9"));
+        assertThat(plan().rows().features().get(0).points())
+                .as("saved knowingly")
+                .isEqualTo("4 5;9 5;9 9;5 9");
         HttpResponse<String> form =
-                grower.post(at, Map.of("name", "Shed", "corners", "4; 5\n9; 5\n9; 9", "version", "0"));
+                grower.post(at, Map.of("name", "Shed", "corners", "4; 5\n9; 5\n9; 9", "_revision", seen));
         assertThat(form.statusCode()).isEqualTo(409);
-        assertThat(said(form)).contains("Someone else saved this meanwhile").contains("Shed");
+        assertThat(said(form)).contains("Save mine").contains("value=\"Shed\"");
     }
 
     @Test
@@ -330,12 +332,12 @@ class GroundTest {
         assertThat(said(crossed)).contains("crosses itself").contains("class=\"mine\"");
         assertThat(said(grower.post(base + "/site/features", Map.of("kind", "WALL", "points", "", "corners", "1; 1"))))
                 .contains("at least two points");
-        assertThat(plan().plan().drawn()).isEmpty();
+        assertThat(plan().rows().features()).isEmpty();
         assertThat(grower.post(base + "/site/features", Map.of("kind", "PYLON", "points", "1 1"))
                         .statusCode())
                 .isEqualTo(400);
         HttpResponse<String> boundary = grower.post(
-                base + "/site/features/boundary/shape", Map.of("points", "0 0;9 9;9 0;0 9", "version", "1"));
+                base + "/site/features/boundary/shape", Map.of("points", "0 0;9 9;9 0;0 9"));
         assertThat(boundary.statusCode()).isEqualTo(422);
         assertThat(plan().plot().area()).isEqualTo(600);
     }
@@ -402,7 +404,7 @@ class GroundTest {
         assertThat(said(grower.get(base + "/site/pits/" + pit.id() + "/answers?crop=peach")))
                 .contains("Roots of a peach should stand")
                 .contains("barrows");
-        fields.putAll(Map.of("texture", "FEEL", "ribbon", "LONG", "paste", "NEITHER", "ball", "yes", "version", "0"));
+        fields.putAll(Map.of("texture", "FEEL", "ribbon", "LONG", "paste", "NEITHER", "ball", "yes"));
         grower.post(base + "/site/pits/" + pit.id(), fields);
         assertThat(plan().pits().get(0).texture()).isEqualTo(Texture.CLAY);
     }
@@ -417,7 +419,7 @@ class GroundTest {
                 .firstValue("location")
                 .orElseThrow();
         test = test.replaceAll("^https?://[^/]+", "");
-        Filling row = plan().plan().fillings().get(0);
+        TestRow row = plan().rows().tests().get(0);
         assertThat(row.begunAt()).isNotNull();
         assertThat(grower.get(test).body())
                 .contains("data-begun=\"" + row.begunAt().toEpochMilli() + "\"");
@@ -428,7 +430,7 @@ class GroundTest {
                             .statusCode())
                     .isEqualTo(200);
         }
-        assertThat(SiteText.readings(plan().plan().fillings().get(0).readings()))
+        assertThat(SiteText.readings(plan().rows().tests().get(0).readings()))
                 .singleElement()
                 .satisfies(r -> {
                     assertThat(r.minutes()).isEqualTo(1);
@@ -444,7 +446,7 @@ class GroundTest {
         Map<String, String> impossible = new HashMap<>(hole);
         impossible.remove("begin");
         impossible.putAll(Map.of(
-                "readings", "0; 5\n60; 11\n50; 12\n120; 9\n180; 55\n240; 20", "version", "1", "secondFilling", "true"));
+                "readings", "0; 5\n60; 11\n50; 12\n120; 9\n180; 55\n240; 20", "secondFilling", "true"));
         grower.post(test, impossible);
         assertThat(said(grower.get(test)))
                 .contains("a time not after the one before")

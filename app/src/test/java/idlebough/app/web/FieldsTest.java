@@ -106,18 +106,6 @@ class FieldsTest {
         assertThat(fields.ticked("on")).isTrue();
         assertThat(fields.ticked("off")).isFalse();
         assertThat(fields.ticked("none")).isFalse();
-        assertThat(fields.version()).isZero();
-    }
-
-    @Test
-    void aLostRaceKeepsWhatWasTypedAndTellsWhatStands() {
-        Fields mine = new Fields(Map.of("a", "5", "b", "same", "version", "2"), METRIC);
-        mine.against(Fields.blank(METRIC).put("a", "7").put("b", "same").put("version", 3));
-        assertThat(mine.value("a")).isEqualTo("5");
-        assertThat(mine.complaint("a")).isEqualTo("Now stored: 7.");
-        assertThat(mine.complaint("b")).isNull();
-        assertThat(mine.version()).isEqualTo(3);
-        assertThat(mine.raced()).contains("save again to keep yours");
     }
 
     @Test

@@ -5,9 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import idlebough.app.Running;
 import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.core.winter.MadeWeather;
 import idlebough.core.winter.WeatherGenerator;
 import idlebough.station.LoggerPush;
@@ -68,11 +67,11 @@ class LiveStationTest {
                         .body());
         assertThat(ticket.find()).isTrue();
         grower.post(base + "/winters/load/" + ticket.group(1), Map.of("station", "Field mast"));
-        live = base + "/winters/stations/" + plan().plan().station().id() + "/live";
+        live = base + "/winters/stations/" + plan().station().id() + "/live";
     }
 
-    private Reckoning plan() {
-        return Running.bean(PlanReader.class).reckon(scope);
+    private PlanView plan() {
+        return Running.plan(scope);
     }
 
     private String page() {
@@ -109,19 +108,19 @@ class LiveStationTest {
         assertThat(push.send()).isEqualTo(202);
         assertThat(push.send()).as("nothing new").isEqualTo(204);
         LocalDate first = LocalDate.ofInstant(begin, ZoneOffset.UTC);
-        assertThat(plan().plan().weather().on(first)).isNotNull();
-        assertThat(plan().plan().weather().hasHours(first)).isTrue();
-        assertThat(plan().plan().weather().on(first.plusDays(3)))
+        assertThat(plan().record().on(first)).isNotNull();
+        assertThat(plan().record().hasHours(first)).isTrue();
+        assertThat(plan().record().on(first.plusDays(3)))
                 .as("a day on which the sensor stood still")
                 .isNull();
         assertThat(page())
                 .contains("says the same again and again")
                 .contains("the same for twelve hours")
                 .contains("Temperature now");
-        int days = plan().plan().weather().size();
+        int days = plan().record().size();
         new LoggerPush("Field mast", logger, URI.create(Running.base() + "/readings"), key, begin.minusSeconds(1))
                 .send();
-        assertThat(plan().plan().weather().size())
+        assertThat(plan().record().size())
                 .as("the same readings twice change nothing")
                 .isEqualTo(days);
         assertThat(send("0".repeat(48), "{\"readings\":[]}")).isEqualTo(401);
@@ -145,7 +144,7 @@ class LiveStationTest {
                     live.replace("/live", "/ask"),
                     Map.of("pullUrl", server.address().toString()));
             Running.bean(LivePuller.class).pull();
-            assertThat(plan().plan().weather().on(LocalDate.ofInstant(begin, ZoneOffset.UTC)))
+            assertThat(plan().record().on(LocalDate.ofInstant(begin, ZoneOffset.UTC)))
                     .isNotNull();
             assertThat(page()).contains("The clock of Field mast jumped").contains("has been silent for");
             assertThat(grower.get(live.replaceAll("/stations.*", "")).body()).contains("has been silent for");

@@ -1,5 +1,8 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.WeatherMapper;
+import idlebough.app.store.WeatherStore;
+import idlebough.core.winter.Exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -7,9 +10,8 @@ import static org.assertj.core.api.Assertions.within;
 import idlebough.app.Running;
 import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
-import idlebough.app.plan.PlanReader;
-import idlebough.app.plan.Reckoning;
-import idlebough.app.plan.Scope;
+import idlebough.app.web.PlanView;
+import idlebough.app.store.Scope;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.winter.DailyExtremes;
@@ -52,8 +54,8 @@ class WinterFormsTest {
                 Running.bean(AccountService.class).find(name).id());
     }
 
-    private Reckoning plan() {
-        return Running.bean(PlanReader.class).reckon(scope);
+    private PlanView plan() {
+        return Running.plan(scope);
     }
 
     private static String said(HttpResponse<String> answer) {
@@ -75,7 +77,7 @@ class WinterFormsTest {
                 grower.upload(base + "/winters/load", Map.of(), name, file.getBytes(StandardCharsets.UTF_8));
         Matcher ticket = Pattern.compile("/winters/load/([0-9a-f-]{36})").matcher(look.body());
         assertThat(ticket.find()).as(said(look).replaceAll("<[^>]*>", " ")).isTrue();
-        assertThat(plan().plan().weather().days())
+        assertThat(plan().record().days())
                 .as("nothing is stored by looking")
                 .isNotNull();
         assertThat(grower.post(
@@ -114,8 +116,8 @@ class WinterFormsTest {
             }
         });
         load("XX000012345.dly", archive.toString().replace("  S", "   "));
-        assertThat(plan().plan().weather().size()).isEqualTo(days().size());
-        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)))
+        assertThat(plan().record().size()).isEqualTo(days().size());
+        assertThat(plan().record().on(LocalDate.of(2010, 1, 15)))
                 .isEqualTo(days().stream()
                         .filter(d -> d.date().equals(LocalDate.of(2010, 1, 15)))
                         .findFirst()
@@ -152,20 +154,20 @@ class WinterFormsTest {
         for (String stage : List.of("varieties", "partners", "water", "almanac")) {
             assertThat(said(grower.get(base + "/" + stage)))
                     .as("whatever rests on made winters says so")
-                    .contains("Reckoned with made winters, a stand-in");
+                    .contains("Computed with synthetic winters, a stand-in");
         }
         assertThat(grower.get(base + "/winters/days.csv").body())
-                .contains(",made")
+                .contains(",synthetic")
                 .doesNotContain("measured");
-        assertThat(grower.get(base + "/winters/winters.csv").body()).contains(",made,");
+        assertThat(grower.get(base + "/winters/winters.csv").body()).contains(",synthetic,");
         load("days.csv", csv(days()));
-        assertThat(plan().plan().standIn()).isFalse();
-        assertThat(said(grower.get(base + "/varieties"))).doesNotContain("made winters");
-        assertThat(plan().plan().weather().size())
+        assertThat(plan().synthetic()).isFalse();
+        assertThat(said(grower.get(base + "/varieties"))).doesNotContain("synthetic winters");
+        assertThat(plan().record().size())
                 .as("made and measured days never mix")
                 .isEqualTo(days().size());
         assertThat(said(grower.post(base + "/winters/means", means))).contains("A measured record is here already");
-        assertThat(plan().plan().weather().size()).isEqualTo(days().size());
+        assertThat(plan().record().size()).isEqualTo(days().size());
     }
 
     @Test
@@ -184,8 +186,8 @@ class WinterFormsTest {
     @Test
     void theOrchardMayLieHigherThanItsStation() {
         load("days.csv", csv(days()));
-        double before = plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum();
-        String station = plan().plan().station().id();
+        double before = plan().record().on(LocalDate.of(2010, 1, 15)).minimum();
+        String station = plan().station().id();
         String offset = base + "/winters/stations/" + station + "/offset";
         assertThat(said(grower.post(offset, Map.of("stationElevation-" + station, "210"))))
                 .contains("own elevation is not known yet");
@@ -199,15 +201,13 @@ class WinterFormsTest {
                         "latitude",
                         "42.3",
                         "elevation",
-                        "610",
-                        "version",
-                        "0"));
+                        "610"));
         grower.post(offset, Map.of("stationElevation-" + station, "210"));
         // 400 m at 6.5 K in a kilometre, ICAO standard atmosphere.
-        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
+        assertThat(plan().record().on(LocalDate.of(2010, 1, 15)).minimum())
                 .isCloseTo(before - 2.6, within(1e-9));
         grower.post(offset, Map.of("stationElevation-" + station, "210", "difference-" + station, "1.5"));
-        assertThat(plan().plan().weather().on(LocalDate.of(2010, 1, 15)).minimum())
+        assertThat(plan().record().on(LocalDate.of(2010, 1, 15)).minimum())
                 .as("what was measured goes first, and corrections do not add up")
                 .isCloseTo(before + 1.5, within(1e-9));
     }
@@ -229,8 +229,8 @@ class WinterFormsTest {
                 csv(all.stream()
                         .map(d -> DailyExtremes.measured(d.date(), d.minimum() - 2, d.maximum() - 2))
                         .toList()));
-        assertThat(plan().plan().stations()).hasSize(2);
-        assertThat(plan().plan().weather().on(gap.plusDays(2)).minimum())
+        assertThat(plan().stations()).hasSize(2);
+        assertThat(plan().record().on(gap.plusDays(2)).minimum())
                 .isCloseTo(
                         all.stream()
                                 .filter(d -> d.date().equals(gap.plusDays(2)))
@@ -244,24 +244,24 @@ class WinterFormsTest {
         assertThat(said(grower.get(base + "/winters/load")))
                 .contains("Lends 21 days, 21 of them by the difference measured on common days")
                 .contains("Light: from another station");
-        String second = plan().plan().stations().get(1).id();
+        String second = plan().stations().get(1).id();
         load(
                 "second.csv",
                 csv(all.stream()
                         .map(d -> DailyExtremes.measured(d.date(), d.minimum() - 2, d.maximum() - 2))
                         .toList()));
-        assertThat(plan().plan().stations())
+        assertThat(plan().stations())
                 .as("the same file twice changes nothing")
                 .hasSize(2);
         grower.post(base + "/winters/stations/" + second + "/first", Map.of());
-        assertThat(plan().plan().station().id()).isEqualTo(second);
-        assertThat(plan().plan().weather().fromNeighbours()).isZero();
+        assertThat(plan().station().id()).isEqualTo(second);
+        assertThat(plan().record().fromNeighbours()).isZero();
         grower.post(base + "/winters/stations/" + second + "/remove", Map.of());
-        assertThat(plan().plan().stations()).hasSize(1);
+        assertThat(plan().stations()).hasSize(1);
         assertThat(said(grower.get(base + "/winters"))).contains("23 whole ones");
         assertThat(said(grower.get(base + "/winters/load"))).contains("bring it back");
         grower.post(base + "/winters/stations/" + second + "/return", Map.of());
-        assertThat(plan().plan().stations()).hasSize(2);
+        assertThat(plan().stations()).hasSize(2);
         assertThat(Visitor.signedUp("passer" + growers++)
                         .post(base + "/winters/stations/" + second + "/remove", Map.of())
                         .statusCode())
@@ -273,14 +273,14 @@ class WinterFormsTest {
         byte[] file = csv(days()).getBytes(StandardCharsets.UTF_8);
         WeatherFile.Reading reading =
                 WeatherFile.read(file, WeatherFile.Wish.NONE, java.time.ZoneOffset.UTC, Watch.NONE);
-        assertThatThrownBy(() -> Running.bean(WeatherService.class)
+        assertThatThrownBy(() -> Running.bean(WeatherStore.class)
                         .store(scope, null, "Mast", "days.csv", file, reading, share -> {
                             if (share > 0.5) {
                                 throw new Watch.Stopped();
                             }
                         }))
                 .isInstanceOf(Watch.Stopped.class);
-        assertThat(plan().plan().weather().isEmpty()).isTrue();
+        assertThat(plan().record().isEmpty()).isTrue();
         assertThat(Running.bean(WeatherMapper.class).stations(scope)).isEmpty();
     }
 
@@ -331,7 +331,7 @@ class WinterFormsTest {
     }
 
     @Test
-    void everyTableComesAsCsvAndOtherPlacesAreReckoned() {
+    void everyTableComesAsCsvAndOtherPlacesAreComputed() {
         load("days.csv", csv(days()));
         grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
         for (String table : List.of("winters", "models", "frost", "days")) {
@@ -354,19 +354,23 @@ class WinterFormsTest {
                 .contains("zone");
     }
 
+    private VarietySprings springs() {
+        return plan().evaluation().varieties().springs(plan().chosen("apple-cox"), Exposure.SCREEN);
+    }
+
     @Test
     void ownBloomDatesPutTheHeatNeedRight() {
         load("days.csv", csv(days()));
         grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
         String springs = base + "/winters/springs";
         assertThat(said(grower.get(springs))).contains("estimate").contains("One row a winter");
-        VarietySprings before = plan().springs(plan().variety("apple-cox"));
+        VarietySprings before = springs();
         for (int i = 4; i < 10; i++) {
-            // Seen eight days before it was reckoned.
+            // Seen eight days before it was predicted.
             LocalDate seen = before.blooms().get(i).full().toLocalDate().minusDays(8);
             grower.post(springs, Map.of("variety", "apple-cox", "seenOn", seen.toString()));
         }
-        VarietySprings after = plan().springs(plan().variety("apple-cox"));
+        VarietySprings after = springs();
         assertThat(after.fit().dates()).hasSize(6);
         assertThat(after.heatNeed()).isLessThan(before.heatNeed());
         long sooner = before.blooms().get(6).full().toLocalDate().toEpochDay()
@@ -375,10 +379,10 @@ class WinterFormsTest {
         assertThat(said(grower.get(springs))).contains("your dates").contains("Largest miss");
         assertThat(said(grower.post(springs, Map.of("variety", "apple-cox", "seenOn", "soon"))))
                 .contains("a day of the calendar");
-        String id = plan().plan().bloomSeen().get(0).id();
+        String id = plan().rows().blooms().get(0).id();
         grower.post(springs + "/" + id + "/remove", Map.of());
-        assertThat(plan().springs(plan().variety("apple-cox")).fit().dates()).hasSize(5);
+        assertThat(springs().fit().dates()).hasSize(5);
         grower.post(base + "/undo", Map.of());
-        assertThat(plan().plan().bloomSeen()).hasSize(6);
+        assertThat(plan().rows().blooms()).hasSize(6);
     }
 }
