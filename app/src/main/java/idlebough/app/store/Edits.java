@@ -311,7 +311,7 @@ public class Edits {
     }
 
     /**
-     * Undoes one set of the history, whoever made it.
+     * Undoes one set of the history, whoever made it; who may plan may do that.
      *
      * @return its cause
      * @throws LostRace when someone changed one of its rows since
@@ -320,6 +320,7 @@ public class Edits {
     @Transactional
     public String undo(Scope scope, String set) {
         Head head = lock(scope);
+        require(head, Right.PLAN);
         ChangeSet chosen = journal.set(scope, set);
         if (chosen == null || chosen.undone() || chosen.undoes() != null) {
             throw new NotFound();
@@ -390,7 +391,7 @@ public class Edits {
             Row after = kind.shape().row(back);
             Step step = new Step(kind, now, after);
             steps.add(step);
-            right = right.stricter(right(step));
+            right = right.stricter(eitherWay(step));
         }
         if (!conflicts.isEmpty()) {
             throw new LostRace(conflicts);
@@ -402,8 +403,8 @@ public class Edits {
     /** The right that a step takes, by what of the row is other afterwards. */
     private static Right right(Step step) {
         return step.before() == null
-                ? step.kind().right(step.kind().shape().flat(step.after()).keySet(), true)
-                : step.kind().right(changed(step.kind(), step.before(), step.after()), false);
+                ? step.kind().rightToAdd()
+                : step.kind().rightToChange(changed(step.kind(), step.before(), step.after()), step.after());
     }
 
     /** The fields in which two rows differ, the version apart. */
@@ -426,6 +427,13 @@ public class Edits {
             stand.put(row.id(), row);
         }));
         return stand;
+    }
+
+    /** Who may do a thing may undo it, and do it again: one of the two ways is enough. */
+    private static Right eitherWay(Step step) {
+        Right back = right(step);
+        Right forth = right(new Step(step.kind(), step.after(), step.before()));
+        return back.ordinal() <= forth.ordinal() ? back : forth;
     }
 
     @SuppressWarnings("unchecked")

@@ -1,5 +1,6 @@
 package idlebough.app.store;
 
+import idlebough.core.site.Tree;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -59,13 +60,16 @@ public enum Kind {
         return shape;
     }
 
-    /** The right that a change of these fields takes; a new row changes all of them. */
-    Right right(Set<String> fields, boolean fresh) {
-        if (this == MEASURE || this == NOTE) {
-            return Right.RECORD;
-        }
-        boolean recorded = !fresh && RECORDED.getOrDefault(this, Set.of()).containsAll(fields);
-        return recorded ? Right.RECORD : Right.PLAN;
+    /** The right that a new row of this kind takes. */
+    Right rightToAdd() {
+        return this == MEASURE || this == NOTE ? Right.RECORD : Right.PLAN;
+    }
+
+    /** The right that a change of these fields takes. */
+    Right rightToChange(Set<String> fields, Row after) {
+        boolean recorded = RECORDED.getOrDefault(this, Set.of()).containsAll(fields)
+                && (!fields.contains("state") || ((TreeRow) after).life().state() == Tree.State.PLANTED);
+        return recorded ? Right.RECORD : rightToAdd();
     }
 
     /** @throws IllegalArgumentException when no kind has this table */

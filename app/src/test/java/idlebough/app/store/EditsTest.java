@@ -91,7 +91,7 @@ class EditsTest {
         assertThat(journal.moved(scope, List.of(last.id()))).anySatisfy(moved -> {
             assertThat(moved.room()).isEqualTo(Room.PLANTING);
             assertThat(moved.subjectId()).isEqualTo(tree.id());
-            assertThat(moved.figure()).isEqualTo("union");
+            assertThat(moved.figure()).isEqualTo("planting.union");
             assertThat(moved.toLow()).isGreaterThan(moved.fromLow());
         });
         assertThat(journal.entries(scope, List.of(last.id())))

@@ -149,8 +149,8 @@ class WinterFormsTest {
         assertThat(grower.post(base + "/winters/means", means).statusCode()).isEqualTo(302);
         assertThat(plan().winters().usable()).hasSizeGreaterThanOrEqualTo(30);
         assertThat(said(grower.get(base + "/winters")))
-                .contains("Made winters, a stand-in")
-                .contains("These winters are made");
+                .contains("Synthetic winters, a stand-in")
+                .contains("These winters are synthetic");
         for (String stage : List.of("varieties", "partners", "water", "almanac")) {
             assertThat(said(grower.get(base + "/" + stage)))
                     .as("whatever rests on made winters says so")
@@ -240,7 +240,7 @@ class WinterFormsTest {
                         within(0.06));
         assertThat(said(grower.get(base + "/winters")))
                 .contains("24 whole ones")
-                .contains("21 lent");
+                .contains("21 borrowed");
         assertThat(said(grower.get(base + "/winters/load")))
                 .contains("Lends 21 days, 21 of them by the difference measured on common days")
                 .contains("Light: from another station");
@@ -308,13 +308,13 @@ class WinterFormsTest {
                 "warm.csv",
                 csv(new WeatherGenerator(5, 20, 4, 20, 10, 0.7, 2, 0.5, 0)
                         .days(LocalDate.of(2014, 8, 1), LocalDate.of(2024, 7, 31))));
-        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below nought");
+        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below zero");
         grower.post(base + "/winters", Map.of("chill", "UTAH"));
         String page = said(grower.get(base + "/winters"));
-        assertThat(page).contains("winters end below nought").contains("Count in portions");
+        assertThat(page).contains("winters end below zero").contains("Count in portions");
         assertThat(page).as("the button is a form that does it").containsPattern("name=\"chill\" value=\"PORTIONS\"");
         grower.post(base + "/winters", Map.of("chill", "PORTIONS"));
-        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below nought");
+        assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below zero");
     }
 
     /** Three winters: nothing is said of nine in ten but between what it may lie. */
