@@ -73,6 +73,7 @@ public class DrawController {
     }
 
     private static String page(Model model, PlanView plan, FeatureRow picked, boolean boundary, Fields fields) {
+        model.addAttribute("back", "site/draw");
         model.addAttribute("picked", picked);
         model.addAttribute("boundary", boundary);
         model.addAttribute("fields", fields);
@@ -312,6 +313,7 @@ public class DrawController {
     @GetMapping("/try")
     String tryOut(
             Scope scope,
+            Reader reader,
             Model model,
             @RequestParam String feature,
             @RequestParam String points,

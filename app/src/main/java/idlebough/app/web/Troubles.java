@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import java.util.Arrays;
 import idlebough.app.store.LostRace;
 import idlebough.app.store.NotAllowed;
@@ -121,6 +122,10 @@ public class Troubles {
                 "This address is not asked for in this way.",
                 "It takes a form of ours, or only shows a page. Nothing was changed.");
     }
+
+    /** Whoever asked has gone; there is nobody to tell. */
+    @ExceptionHandler(AsyncRequestNotUsableException.class)
+    void gone(HttpServletResponse response) {}
 
     @ExceptionHandler(Exception.class)
     @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)

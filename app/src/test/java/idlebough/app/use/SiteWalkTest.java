@@ -73,11 +73,11 @@ class SiteWalkTest {
             drag(page, page.locator(".handle:not(.mid)").first(), -60, 30);
             page.waitForCondition(() -> !before.equals(page.locator(".feat.on").getAttribute("data-points")));
             String pulled = page.locator(".feat.on").getAttribute("data-points");
-            press(page, "Undo");
+            page.locator("#undo button").click();
             page.waitForURL("**/site/draw");
             assertThat(page.locator(".feat.g-building").getAttribute("data-points"))
                     .isEqualTo(before);
-            press(page, "Redo");
+            page.locator("#redo button").click();
             page.locator(".feat.g-building[data-points='" + pulled + "']").waitFor();
             tab.calm("drawing");
             page.navigate(base(page) + "site?layer=shadow");
@@ -128,8 +128,7 @@ class SiteWalkTest {
                             - 0.2)
                     < 0.01);
             page.keyboard().press("u");
-            page.waitForURL("**/site");
-            page.navigate(base(page) + "site/draw");
+            page.waitForURL("**/site/draw");
             page.locator(".feat.g-hedge").focus();
             page.keyboard().press("Delete");
             page.locator(".feat.g-hedge")
