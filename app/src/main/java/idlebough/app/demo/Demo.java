@@ -1,5 +1,6 @@
 package idlebough.app.demo;
 
+import org.springframework.beans.factory.annotation.Value;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
 import idlebough.app.home.Founder;
@@ -51,13 +52,24 @@ public class Demo implements ApplicationRunner {
     private final JournalMapper journal;
     private final Edits edits;
     private final WeatherStore weather;
+    private final DemoGrove grove;
+    private final int groveTrees;
 
-    Demo(AccountService accounts, Founder founder, JournalMapper journal, Edits edits, WeatherStore weather) {
+    Demo(
+            AccountService accounts,
+            Founder founder,
+            JournalMapper journal,
+            Edits edits,
+            WeatherStore weather,
+            DemoGrove grove,
+            @Value("${bough.grove:0}") int groveTrees) {
         this.accounts = accounts;
         this.founder = founder;
         this.journal = journal;
         this.edits = edits;
         this.weather = weather;
+        this.grove = grove;
+        this.groveTrees = groveTrees;
     }
 
     @Override
@@ -71,6 +83,9 @@ public class Demo implements ApplicationRunner {
         Account maren = accounts.signUp(AccountController.DEMO, "I. Maren", password, UnitSystem.METRIC, "en-GB");
         quillane(maren.id());
         terrace(maren.id());
+        if (groveTrees > 0) {
+            grove.grow(maren.id(), groveTrees);
+        }
         out.println("Demo sign-in: " + AccountController.DEMO + " / " + password);
     }
 
