@@ -1,5 +1,7 @@
 package idlebough.app.layout;
 
+import java.util.Map;
+import java.util.LinkedHashMap;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.Svg;
@@ -17,10 +19,11 @@ import java.util.List;
 /**
  * The plan with every tree, ready for the page: attributes of SVG, page units.
  *
+ * @param looks of crowns, each once
  * @param tapes path of the two tapes to the picked tree; null without one
  * @param ends the two ends of the base line
  */
-public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
+public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, List<End> ends) {
     /** Narrower crowns have no inner hachure, page units. */
     private static final double NARROW = 6;
 
@@ -28,22 +31,32 @@ public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
     private static final double RING = 4;
 
     /**
+     * How trees of one size, kind and standing look; drawn once and used for each of them.
+     *
+     * @param full, now and hachure: radii
+     * @param kind of fruit, for the hachure
+     */
+    public record Look(String id, String full, String now, String hachure, Standing standing, String kind) {
+        public String href() {
+            return "#" + id;
+        }
+
+        public String css() {
+            return "crown-" + standing.word();
+        }
+
+        public String hachureCss() {
+            return "hz hz-" + kind;
+        }
+    }
+
+    /**
      * One tree.
      *
      * @param at transform of its place
-     * @param full, now, hachure and ring: radii
-     * @param standing sound, doubtful or stop
-     * @param kind of fruit, for the hachure
+     * @param ring radius of the ring around the picked one
      */
-    public record Crown(
-            Stand stand,
-            String at,
-            String full,
-            String now,
-            String hachure,
-            String ring,
-            Standing standing,
-            boolean here) {
+    public record Crown(Stand stand, String at, Look look, String ring, boolean here) {
         public String id() {
             return stand.id();
         }
@@ -61,15 +74,7 @@ public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
         }
 
         public String words() {
-            return stand.title() + ", " + standing.word();
-        }
-
-        public String css() {
-            return "crown-" + standing.word();
-        }
-
-        public String hachureCss() {
-            return "hz hz-" + stand.crop().kind().name();
+            return stand.title() + ", " + look.standing().word();
         }
 
         public String ringCss() {
@@ -83,6 +88,7 @@ public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
     static LayoutDrawing of(PlanView plan, Sheet sheet, TreeView picked, int year) {
         Evaluation evaluation = plan.evaluation();
         Findings judged = plan.judged(Room.LAYOUT);
+        Map<String, Look> looks = new LinkedHashMap<>();
         List<Crown> crowns = evaluation.stands().stream()
                 .map(stand -> {
                     PlannedTree tree = evaluation.layout().tree(stand.id());
@@ -90,19 +96,31 @@ public record LayoutDrawing(List<Crown> crowns, String tapes, List<End> ends) {
                     return new Crown(
                             stand,
                             Svg.translate(sheet.x(stand.place().x()), sheet.y(stand.place().y())),
-                            Svg.number(sheet.size(tree.size().spread()) / 2),
-                            Svg.number(now),
-                            Svg.number(now > NARROW ? now - HACHURE : now),
+                            look(looks, sheet.size(tree.size().spread()) / 2, now, judged.worst(stand.subject()), stand),
                             Svg.number(now + RING),
-                            judged.worst(stand.subject()),
                             picked != null && stand.id().equals(picked.id()));
                 })
                 .toList();
         BaseLine base = BaseLine.of(plan.plot());
         return new LayoutDrawing(
+                List.copyOf(looks.values()),
                 crowns,
                 picked == null ? null : tapes(base, picked.planned().place(), sheet),
                 List.of(end("P", base.p(), sheet), end("Q", base.q(), sheet)));
+    }
+
+    private static Look look(Map<String, Look> looks, double full, double now, Standing standing, Stand stand) {
+        String kind = stand.crop().kind().name();
+        String key = Svg.number(full) + " " + Svg.number(now) + " " + standing + " " + kind;
+        return looks.computeIfAbsent(
+                key,
+                fresh -> new Look(
+                        "crown" + looks.size(),
+                        Svg.number(full),
+                        Svg.number(now),
+                        Svg.number(now > NARROW ? now - HACHURE : now),
+                        standing,
+                        kind));
     }
 
     private static String tapes(BaseLine base, Point to, Sheet sheet) {

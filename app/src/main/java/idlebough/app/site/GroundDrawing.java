@@ -1,5 +1,6 @@
 package idlebough.app.site;
 
+import idlebough.app.web.Svg;
 import idlebough.app.store.FeatureRow;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
@@ -12,6 +13,9 @@ import java.util.Locale;
 
 /** The features of the ground as marks on a sheet: a path in page units, and where its label stands. */
 public final class GroundDrawing {
+    /** Radius of a tree's ring, m. */
+    private static final double TREE = 0.5;
+
     private GroundDrawing() {}
 
     /**
@@ -128,6 +132,25 @@ public final class GroundDrawing {
             words[i] = String.format(Locale.ROOT, "%.1f", numbers[i]);
         }
         return String.format(pattern, words);
+    }
+
+    /** Every tree as a small ring, all of them one path. */
+    static String trees(PlanView plan, Sheet sheet) {
+        StringBuilder path = new StringBuilder();
+        double r = sheet.size(TREE);
+        plan.evaluation()
+                .stands()
+                .forEach(stand -> path.append(Svg.path(
+                        "M# #a# # 0 1 0 # 0a# # 0 1 0 # 0",
+                        sheet.x(stand.place().x()) - r,
+                        sheet.y(stand.place().y()),
+                        r,
+                        r,
+                        2 * r,
+                        r,
+                        r,
+                        -2 * r)));
+        return path.toString();
     }
 
     static String line(List<Point> points, Sheet sheet) {

@@ -170,6 +170,7 @@ public class SiteController {
                 : Sheet.of(plot, profile && !plan.pits().isEmpty() ? BESIDE_PROFILE : SHEET_WIDTH, SHEET_HEIGHT);
         model.addAttribute("plot", plot);
         model.addAttribute("sheet", sheet);
+        model.addAttribute("trees", sheet == null ? "" : GroundDrawing.trees(plan, sheet));
         model.addAttribute("marks", sheet == null ? List.of() : GroundDrawing.of(plan, sheet, reader));
         return plan;
     }

@@ -1,5 +1,6 @@
 package idlebough.app.store;
 
+import java.util.stream.Collectors;
 import idlebough.core.orchard.Moved;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -456,30 +457,21 @@ public class Edits {
         if (sets.isEmpty()) {
             return why;
         }
-        List<ChangeEntry> entries =
-                journal.entries(scope, sets.stream().map(ChangeSet::id).toList());
-        Map<String, Row> stand = standing(scope, entries);
-        Map<String, List<ChangeEntry>> bySet = new LinkedHashMap<>();
-        entries.forEach(entry -> bySet.computeIfAbsent(entry.setId(), set -> new ArrayList<>())
-                .add(entry));
+        Map<String, JournalMapper.Kept> kept =
+                journal.kept(scope, sets.stream().map(ChangeSet::id).toList()).stream()
+                        .collect(Collectors.toMap(JournalMapper.Kept::id, each -> each));
         for (ChangeSet set : sets) {
-            List<ChangeEntry> own = bySet.getOrDefault(set.id(), List.of());
+            JournalMapper.Kept of = kept.get(set.id());
             if (set.undone()) {
                 why.put(set.id(), "It is undone.");
             } else if (set.undoes() != null) {
                 why.put(set.id(), "It undid something itself.");
-            } else if (own.isEmpty()) {
+            } else if (!of.hasRows()) {
                 why.put(set.id(), "What a station measured stays as it was measured.");
-            } else if (own.stream().anyMatch(entry -> movedOn(entry, stand))) {
+            } else if (of.movedOn()) {
                 why.put(set.id(), "It was changed again since.");
             }
         }
         return why;
-    }
-
-    private boolean movedOn(ChangeEntry entry, Map<String, Row> stand) {
-        Kind kind = Kind.of(entry.entity());
-        Row now = stand.get(entry.entityId());
-        return now == null || !sameButVersion(kind, read(kind, entry.toRow()), now);
     }
 }

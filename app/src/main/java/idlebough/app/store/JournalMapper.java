@@ -39,6 +39,11 @@ public interface JournalMapper {
     /** In the order in which they were made, set by set. */
     List<ChangeEntry> entries(@Param("scope") Scope scope, @Param("sets") List<String> sets);
 
+    /** @param hasRows whether it changed rows at all, and movedOn: whether one of them was changed again since */
+    record Kept(String id, boolean hasRows, boolean movedOn) {}
+
+    List<Kept> kept(@Param("scope") Scope scope, @Param("sets") List<String> sets);
+
     List<FigureMoved> moved(@Param("scope") Scope scope, @Param("sets") List<String> sets);
 
     int markUndone(@Param("scope") Scope scope, @Param("set") String set, @Param("at") Instant at);

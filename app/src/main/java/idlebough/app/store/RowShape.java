@@ -1,5 +1,7 @@
 package idlebough.app.store;
 
+import java.util.concurrent.ConcurrentHashMap;
+import java.lang.reflect.Method;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.RecordComponent;
 import java.sql.Timestamp;
@@ -101,26 +103,58 @@ public final class RowShape {
         return flat;
     }
 
-    private static void flatten(Record record, Map<String, Object> into) {
-        for (RecordComponent component : record.getClass().getRecordComponents()) {
-            Object value = read(component, record);
-            if (value instanceof Record nested && component.getType().isRecord()) {
-                flatten(nested, into);
+    private static void flatten(Object record, Map<String, Object> into) {
+        for (Part part : Anatomy.of(record.getClass()).parts()) {
+            Object value = part.read(record);
+            if (part.nested() && value != null) {
+                flatten(value, into);
             } else {
-                into.put(component.getName(), value);
+                into.put(part.name(), value);
             }
         }
     }
 
-    private static void flatten(Row row, Map<String, Object> into) {
-        flatten((Record) row, into);
+    /** One component of a record. */
+    private record Part(String name, Class<?> type, boolean nested, Method accessor) {
+        static Part of(RecordComponent component) {
+            Method accessor = component.getAccessor();
+            accessor.setAccessible(true);
+            return new Part(
+                    component.getName(), component.getType(), component.getType().isRecord(), accessor);
+        }
+
+        Object read(Object record) {
+            try {
+                return accessor.invoke(record);
+            } catch (ReflectiveOperationException broken) {
+                throw new IllegalStateException("A row cannot be read.", broken);
+            }
+        }
     }
 
-    private static Object read(RecordComponent component, Object record) {
-        try {
-            return component.getAccessor().invoke(record);
-        } catch (ReflectiveOperationException broken) {
-            throw new IllegalStateException("A row cannot be read.", broken);
+    /** The components of a record and how it is made, looked up once: a refill flattens ten thousand rows. */
+    private record Anatomy(List<Part> parts, Constructor<?> constructor) {
+        private static final Map<Class<?>, Anatomy> KNOWN = new ConcurrentHashMap<>();
+
+        static Anatomy of(Class<?> record) {
+            Anatomy known = KNOWN.get(record);
+            if (known == null) {
+                known = look(record);
+                KNOWN.put(record, known);
+            }
+            return known;
+        }
+
+        private static Anatomy look(Class<?> record) {
+            RecordComponent[] components = record.getRecordComponents();
+            try {
+                Constructor<?> constructor = record.getDeclaredConstructor(
+                        Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new));
+                constructor.setAccessible(true);
+                return new Anatomy(Arrays.stream(components).map(Part::of).toList(), constructor);
+            } catch (NoSuchMethodException never) {
+                throw new IllegalStateException("A record has its constructor.", never);
+            }
         }
     }
 
@@ -130,16 +164,14 @@ public final class RowShape {
     }
 
     private static Object build(Class<?> record, Map<String, ?> fields) {
-        RecordComponent[] components = record.getRecordComponents();
-        Object[] values = new Object[components.length];
-        for (int i = 0; i < components.length; i++) {
-            Class<?> of = components[i].getType();
-            values[i] = of.isRecord() ? build(of, fields) : convert(fields.get(components[i].getName()), of);
+        Anatomy anatomy = Anatomy.of(record);
+        Object[] values = new Object[anatomy.parts().size()];
+        for (int i = 0; i < values.length; i++) {
+            Part part = anatomy.parts().get(i);
+            values[i] = part.nested() ? build(part.type(), fields) : convert(fields.get(part.name()), part.type());
         }
         try {
-            Constructor<?> constructor = record.getDeclaredConstructor(
-                    Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new));
-            return constructor.newInstance(values);
+            return anatomy.constructor().newInstance(values);
         } catch (ReflectiveOperationException broken) {
             throw new IllegalStateException("A row cannot be made.", broken);
         }
