@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.app.web.Svg;
 import idlebough.app.web.FormStamp;
 import idlebough.app.store.RowKey;
 import idlebough.app.store.BloomRow;
@@ -67,7 +68,12 @@ public class SpringController {
             Double chillTo,
             Double bloomFrom,
             Double bloomTo,
-            Double hit) {}
+            Double hit) {
+        /** From the left edge to where the chill is met, and a stroke there. */
+        public String chillPath() {
+            return Svg.path("M# #H#m0 -4v8", LEFT, y + high / 2 - 1, chillTo);
+        }
+    }
 
     /** One spring in the table. */
     public record Line(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
