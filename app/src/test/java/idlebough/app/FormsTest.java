@@ -7,8 +7,8 @@ import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import idlebough.app.account.AccountService;
 import idlebough.app.store.JournalMapper;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.TreeView;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -142,8 +142,7 @@ class FormsTest {
     void theSecondToSaveTheGroundSeesWhatStandsThereNow() {
         String seen = String.valueOf(plan().revision());
         grower.post(base + "/site/edit", ground("slope", "4"));
-        HttpResponse<String> second =
-                grower.post(base + "/site/edit", ground("slope", "7", "_revision", seen));
+        HttpResponse<String> second = grower.post(base + "/site/edit", ground("slope", "7", "_revision", seen));
         assertThat(second.statusCode()).isEqualTo(409);
         assertThat(second.body())
                 .contains("Someone else changed this meanwhile")
@@ -177,9 +176,19 @@ class FormsTest {
                 .contains("is not a figure")
                 .contains("value=\"a lot\"");
         grower.post(base + "/varieties/apple-cox/own", Map.of("need", "777"));
-        assertThat(plan().evaluation().varieties().catalogue().variety("apple-cox").chillNeed()).isEqualTo(777);
+        assertThat(plan().evaluation()
+                        .varieties()
+                        .catalogue()
+                        .variety("apple-cox")
+                        .chillNeed())
+                .isEqualTo(777);
         grower.post(base + "/varieties/apple-cox/own", Map.of("need", ""));
-        assertThat(plan().evaluation().varieties().catalogue().variety("apple-cox").overridden()).isFalse();
+        assertThat(plan().evaluation()
+                        .varieties()
+                        .catalogue()
+                        .variety("apple-cox")
+                        .overridden())
+                .isFalse();
     }
 
     @Test
@@ -199,8 +208,7 @@ class FormsTest {
     @Test
     void fillingNeedsAGroundAndVarieties() {
         HttpResponse<String> answer = grower.post(
-                base + "/layout/fill",
-                Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", ""));
+                base + "/layout/fill", Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", ""));
         assertThat(answer.statusCode()).isEqualTo(200);
         assertThat(plan().trees()).isEmpty();
         grower.post(base + "/site/edit", ground());
@@ -211,8 +219,7 @@ class FormsTest {
                 .contains("No variety is chosen yet");
         assertThat(grower.post(
                                 base + "/layout/fill",
-                                Map.of(
-                                        "pattern", "SQUARE", "margin", "wide", "alley", "2", "bearing", ""))
+                                Map.of("pattern", "SQUARE", "margin", "wide", "alley", "2", "bearing", ""))
                         .body())
                 .contains("is not a figure")
                 .contains("value=\"wide\"");
@@ -297,7 +304,13 @@ class FormsTest {
                         .body())
                 .contains("fill this in");
         grower.post(base + "/planting/" + tree.id() + "/planted", Map.of("day", "2027-03-20", "height", "15,5"));
-        assertThat(plan().evaluation().daybook().unions().asPlanted(tree.id()).orElseThrow().height()).isCloseTo(0.155, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(plan().evaluation()
+                        .daybook()
+                        .unions()
+                        .asPlanted(tree.id())
+                        .orElseThrow()
+                        .height())
+                .isCloseTo(0.155, org.assertj.core.data.Offset.offset(1e-9));
         assertThat(grower.post(
                                 base + "/daybook/measure",
                                 Map.of("tree", tree.id(), "measuredOn", "2027-03-01", "height", "15"))
@@ -395,7 +408,10 @@ class FormsTest {
                 base + "/seen",
                 Map.of(
                         "set",
-                        Running.bean(JournalMapper.class).sets(scope, 1, 0).get(0).id()));
+                        Running.bean(JournalMapper.class)
+                                .sets(scope, 1, 0)
+                                .get(0)
+                                .id()));
         assertThat(grower.get(base + "/water").body()).doesNotContain("What moved");
         assertThat(grower.get(base + "/history").body())
                 .contains("How deep to mulch: 15 cm (6 in)")

@@ -1,27 +1,27 @@
 package idlebough.app;
 
-import idlebough.app.store.Right;
-import idlebough.core.site.Stand;
-import idlebough.app.store.Kind;
-import java.util.LinkedHashMap;
-import java.util.HashSet;
-import java.util.HashMap;
-import java.nio.charset.StandardCharsets;
-import java.io.InputStream;
-import java.io.IOException;
-import idlebough.app.store.Edits;
-import idlebough.app.store.Role;
-import idlebough.app.store.TestRow;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.app.store.Account;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
+import idlebough.app.store.Account;
+import idlebough.app.store.Edits;
+import idlebough.app.store.Kind;
 import idlebough.app.store.OrchardMapper;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Right;
+import idlebough.app.store.Role;
 import idlebough.app.store.Scope;
+import idlebough.app.store.TestRow;
+import idlebough.app.web.PlanView;
+import idlebough.core.site.Stand;
+import java.io.IOException;
+import java.io.InputStream;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -216,7 +216,9 @@ class RoutesTest {
                         .forEach(posted::add);
             }
         });
-        assertThat(asked.stream().map(Asked::path)).as("every route has its right").containsAll(posted);
+        assertThat(asked.stream().map(Asked::path))
+                .as("every route has its right")
+                .containsAll(posted);
         Scope demo = demo();
         Visitor owner = new Visitor();
         owner.post("/demo", Map.of());
@@ -225,9 +227,8 @@ class RoutesTest {
         visitors.put("passer-by", Visitor.signedUp("passer-by"));
         for (Role role : List.of(Role.READER, Role.HELPER, Role.PARTNER)) {
             visitors.put(role.name(), Visitor.signedUp("as " + role.word()));
-            String account = Running.bean(AccountService.class)
-                    .find("as " + role.word())
-                    .id();
+            String account =
+                    Running.bean(AccountService.class).find("as " + role.word()).id();
             Running.bean(Edits.class).admit(demo, account, role);
         }
         visitors.put("OWNER", owner);
@@ -280,7 +281,11 @@ class RoutesTest {
                 .findFirst()
                 .ifPresent(stand -> ids.put("tree", stand.id()));
         ids.put("choice", plan.rows().choices().get(0).id());
-        ids.put("seen", plan.rows().blooms().isEmpty() ? NONE : plan.rows().blooms().get(0).id());
+        ids.put(
+                "seen",
+                plan.rows().blooms().isEmpty()
+                        ? NONE
+                        : plan.rows().blooms().get(0).id());
         return ids;
     }
 

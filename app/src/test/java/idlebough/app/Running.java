@@ -1,19 +1,19 @@
 package idlebough.app;
 
-import org.springframework.jdbc.core.JdbcTemplate;
-import javax.sql.DataSource;
-import idlebough.app.web.PlanView;
+import idlebough.app.database.PrivateMariaDb;
 import idlebough.app.store.Plans;
 import idlebough.app.store.Scope;
-import idlebough.app.database.PrivateMariaDb;
+import idlebough.app.web.PlanView;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.Map;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The real application on its own private database, started once for the whole run; with the demo orchards in it. */
 public final class Running implements BeforeAllCallback {

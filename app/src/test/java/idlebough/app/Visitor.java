@@ -1,7 +1,5 @@
 package idlebough.app;
 
-import java.util.UUID;
-import java.util.LinkedHashMap;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -10,7 +8,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;

@@ -95,8 +95,7 @@ public final class MadeGrove {
                 .withFeatures(features(deep(trees)));
     }
 
-    private static SoilPit pit(
-            String id, String label, Point place, double fallPerHour, double ph, Texture texture) {
+    private static SoilPit pit(String id, String label, Point place, double fallPerHour, double ph, Texture texture) {
         List<DrainageTest.Reading> readings = List.of(
                 new DrainageTest.Reading(0, 0.05),
                 new DrainageTest.Reading(60, 0.05 + fallPerHour / 1000),

@@ -1,10 +1,10 @@
 package idlebough.app.account;
 
-import idlebough.app.web.SignedIn;
-import idlebough.app.store.AccountMapper;
 import idlebough.app.store.Account;
+import idlebough.app.store.AccountMapper;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Reader;
+import idlebough.app.web.SignedIn;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.http.HttpServletRequest;

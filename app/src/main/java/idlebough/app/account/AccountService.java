@@ -1,7 +1,7 @@
 package idlebough.app.account;
 
-import idlebough.app.store.AccountMapper;
 import idlebough.app.store.Account;
+import idlebough.app.store.AccountMapper;
 import idlebough.app.store.Ids;
 import idlebough.core.measure.UnitSystem;
 import java.security.SecureRandom;

@@ -1,8 +1,8 @@
 package idlebough.app.account;
 
-import idlebough.app.web.SignedIn;
-import idlebough.app.store.AccountMapper;
 import idlebough.app.store.Account;
+import idlebough.app.store.AccountMapper;
+import idlebough.app.web.SignedIn;
 import java.time.Clock;
 import java.util.Locale;
 import org.springframework.context.annotation.Bean;

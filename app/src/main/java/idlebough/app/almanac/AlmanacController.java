@@ -1,13 +1,13 @@
 package idlebough.app.almanac;
 
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
-import idlebough.app.store.Edit;
 import idlebough.app.exchange.CalendarWriter;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.almanac.Task;
@@ -61,8 +61,7 @@ public class AlmanacController {
 
     private String page(Model model, PlanView plan) {
         List<Task> tasks = plan.evaluation().almanac().tasks();
-        LocalDate today =
-                LocalDate.now(clock.withZone(plan.head().zone()));
+        LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));
         LocalDate first = plan.rows().settings().plantingDate().minusMonths(13);
         LocalDate last = plan.rows().settings().plantingDate().plusMonths(14);
         double perDay = 640.0 / ChronoUnit.DAYS.between(first, last);
@@ -132,8 +131,8 @@ public class AlmanacController {
     @GetMapping("/almanac.ics")
     ResponseEntity<String> calendar(Scope scope, Reader reader) {
         PlanView plan = pages.plan(scope);
-        String file =
-                writer.write(scope.orchard(), plan.head().name(), plan.evaluation().almanac().tasks(), reader, clock.instant());
+        String file = writer.write(
+                scope.orchard(), plan.head().name(), plan.evaluation().almanac().tasks(), reader, clock.instant());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"almanac.ics\"")

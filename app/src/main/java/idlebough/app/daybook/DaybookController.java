@@ -1,22 +1,22 @@
 package idlebough.app.daybook;
 
-import idlebough.core.planting.Unions;
-import idlebough.core.planting.UnionMeasure;
-import idlebough.core.site.Tree;
-import idlebough.app.web.TreeView;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.NoteRow;
-import idlebough.app.store.MeasureRow;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Edits;
+import idlebough.app.store.MeasureRow;
+import idlebough.app.store.NoteRow;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.TreeView;
 import idlebough.core.measure.Quantity;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.planting.Unions;
+import idlebough.core.site.Tree;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -86,7 +86,8 @@ public class DaybookController {
                             .toList());
             model.addAttribute("measures", unions.of(picked.id()));
             model.addAttribute("about", pages.about(plan, StagePage.DAYBOOK.room(), picked.subject()));
-            model.addAttribute("check", plan.evaluation().daybook().checkOf(picked.id()).orElse(null));
+            model.addAttribute(
+                    "check", plan.evaluation().daybook().checkOf(picked.id()).orElse(null));
             sketch(model, plan, picked);
         }
         return "daybook/daybook";
@@ -129,10 +130,7 @@ public class DaybookController {
                 "marks",
                 measured.stream()
                         .map(m -> new Mark(
-                                x(
-                                        Math.max(
-                                                0, ChronoUnit.DAYS.between(planted.day(), m.day()) / 7.0),
-                                        weeks),
+                                x(Math.max(0, ChronoUnit.DAYS.between(planted.day(), m.day()) / 7.0), weeks),
                                 y(m.height(), bottom, top),
                                 m))
                         .toList());
@@ -169,7 +167,8 @@ public class DaybookController {
         LocalDate day = fields.date("notedOn");
         String words = fields.words("words", 2000);
         if (fields.wrong()) {
-            return page(model, pages.open(model, scope, StagePage.DAYBOOK), tree, fields.put("measuredOn", today(plan)));
+            return page(
+                    model, pages.open(model, scope, StagePage.DAYBOOK), tree, fields.put("measuredOn", today(plan)));
         }
         edits.apply(
                 scope,
@@ -204,8 +203,7 @@ public class DaybookController {
         edits.apply(
                 scope,
                 stamp.change("Measured the union of " + picked.label()),
-                now -> List.of(
-                        Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind))));
+                now -> List.of(Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind))));
         return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
     }
 

@@ -1,6 +1,5 @@
 package idlebough.app.demo;
 
-import org.springframework.beans.factory.annotation.Value;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
 import idlebough.app.home.Founder;
@@ -37,6 +36,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -113,7 +113,11 @@ public class Demo implements ApplicationRunner {
         make(scope, "Two old trees", now -> {
             List<Edit> old = new ArrayList<>();
             old(old, new PegRow(RowKey.fresh(scope.orchard()), "Old 1", 9, 46), 1988, "apple-northern-spy/antonovka");
-            old(old, new PegRow(RowKey.fresh(scope.orchard()), "Old 2", 70, 40), 1994, "pear-winter-nelis/pear-seedling");
+            old(
+                    old,
+                    new PegRow(RowKey.fresh(scope.orchard()), "Old 2", 70, 40),
+                    1994,
+                    "pear-winter-nelis/pear-seedling");
             return old;
         });
         choose(
@@ -167,17 +171,20 @@ public class Demo implements ApplicationRunner {
                     "Sank more than the others; the bottom had been dug deeper for a stone."));
             return all;
         });
-        make(scope, "Measured what came early", now -> toPlant(now).stream()
-                .limit(14)
-                .map(stand -> Edit.change(
-                        now.rows().tree(stand.id()).orElseThrow(),
-                        now.revision(),
-                        Map.of(
-                                "unionAboveFlare",
-                                stand.crop().key().equals("peach") ? 0.08 : 0.13,
-                                "state",
-                                Tree.State.ORDERED)))
-                .toList());
+        make(
+                scope,
+                "Measured what came early",
+                now -> toPlant(now).stream()
+                        .limit(14)
+                        .map(stand -> Edit.change(
+                                now.rows().tree(stand.id()).orElseThrow(),
+                                now.revision(),
+                                Map.of(
+                                        "unionAboveFlare",
+                                        stand.crop().key().equals("peach") ? 0.08 : 0.13,
+                                        "state",
+                                        Tree.State.ORDERED)))
+                        .toList());
         seen(scope);
     }
 
@@ -254,20 +261,20 @@ public class Demo implements ApplicationRunner {
     }
 
     private void set(Scope scope, Map<String, Object> values) {
-        make(
-                scope,
-                "Set the plan",
-                now -> List.of(Edit.change(now.rows().settings(), now.revision(), values)));
+        make(scope, "Set the plan", now -> List.of(Edit.change(now.rows().settings(), now.revision(), values)));
     }
 
     private void choose(Scope scope, List<String> wanted) {
-        make(scope, "Chose varieties and stocks", now -> wanted.stream()
-                .map(choice -> {
-                    String[] part = choice.split("/");
-                    return Edit.add(new ChoiceRow(
-                            RowKey.fresh(scope.orchard()), part[0], part[1], Integer.parseInt(part[2])));
-                })
-                .toList());
+        make(
+                scope,
+                "Chose varieties and stocks",
+                now -> wanted.stream()
+                        .map(choice -> {
+                            String[] part = choice.split("/");
+                            return Edit.add(new ChoiceRow(
+                                    RowKey.fresh(scope.orchard()), part[0], part[1], Integer.parseInt(part[2])));
+                        })
+                        .toList());
     }
 
     private static void old(List<Edit> into, PegRow peg, int year, String what) {

@@ -72,10 +72,7 @@ class DemoGrove {
             Map<String, ChoiceRow> choices = new HashMap<>();
             grove.choices().forEach(choice -> {
                 ChoiceRow row = new ChoiceRow(
-                        RowKey.fresh(orchard),
-                        choice.variety(),
-                        choice.stock().orElseThrow(),
-                        choice.wanted());
+                        RowKey.fresh(orchard), choice.variety(), choice.stock().orElseThrow(), choice.wanted());
                 choices.put(choice.variety(), row);
                 all.add(Edit.add(row));
             });
@@ -118,15 +115,17 @@ class DemoGrove {
     }
 
     private static void tree(String orchard, Tree tree, Map<String, ChoiceRow> choices, List<Edit> into) {
-        PegRow peg =
-                new PegRow(RowKey.fresh(orchard), tree.label(), tree.place().x(), tree.place().y());
+        PegRow peg = new PegRow(
+                RowKey.fresh(orchard),
+                tree.label(),
+                tree.place().x(),
+                tree.place().y());
         into.add(Edit.add(peg));
         into.add(Edit.add(new TreeRow(
                 new RowKey(Ids.next(), orchard, 0, false),
                 peg.id(),
                 choices.get(tree.kind().variety()).id(),
-                new TreeRow.What(
-                        tree.kind().variety(), tree.kind().stock().orElseThrow()),
+                new TreeRow.What(tree.kind().variety(), tree.kind().stock().orElseThrow()),
                 new TreeRow.Nursery(
                         tree.nursery().form(),
                         tree.nursery().ballDiameter(),
@@ -140,8 +139,8 @@ class DemoGrove {
     private void record(Scope scope, Collection<DailyExtremes> days) {
         String text = "date,tmin,tmax\n"
                 + days.stream()
-                        .map(day -> String.format(
-                                Locale.ROOT, "%s,%.1f,%.1f", day.date(), day.minimum(), day.maximum()))
+                        .map(day ->
+                                String.format(Locale.ROOT, "%s,%.1f,%.1f", day.date(), day.minimum(), day.maximum()))
                         .collect(Collectors.joining("\n"));
         byte[] file = text.getBytes(StandardCharsets.UTF_8);
         edits.weather(

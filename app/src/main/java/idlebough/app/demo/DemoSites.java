@@ -1,17 +1,17 @@
 package idlebough.app.demo;
 
-import java.util.List;
-import java.util.ArrayList;
+import idlebough.app.store.Edit;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.store.PitRow;
 import idlebough.app.store.RowKey;
 import idlebough.app.store.TestRow;
-import idlebough.app.store.PitRow;
-import idlebough.app.store.FeatureRow;
-import idlebough.app.store.Edit;
 import idlebough.core.crop.Crop;
 import idlebough.core.site.Feature.Kind;
 import idlebough.core.site.Feature.Material;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
+import java.util.ArrayList;
+import java.util.List;
 
 /** What stands on the two made-up grounds, and what their pits showed. */
 final class DemoSites {

@@ -1,11 +1,11 @@
 package idlebough.app.demo;
 
-import idlebough.app.store.OrchardMapper;
-import idlebough.app.store.Account;
 import idlebough.app.account.AccountController;
 import idlebough.app.account.AccountService;
-import idlebough.app.store.Scope;
+import idlebough.app.store.Account;
 import idlebough.app.store.LiveMapper;
+import idlebough.app.store.OrchardMapper;
+import idlebough.app.store.Scope;
 import idlebough.app.winter.LivePuller;
 import idlebough.app.winter.LiveService;
 import idlebough.app.winter.StationAddresses;

@@ -1,9 +1,9 @@
 package idlebough.app.exchange;
 
-import idlebough.app.store.SiteRow;
-import idlebough.app.store.Plan;
-import idlebough.app.store.PitRow;
 import idlebough.app.store.FeatureRow;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.SiteRow;
 import idlebough.app.store.SiteText;
 import idlebough.core.site.Feature;
 import idlebough.core.site.LocalFrame;
@@ -44,7 +44,8 @@ public class SiteGeoJson {
             put(about, "tapes", site.boundary().tapes());
             put(about, "slope_percent", site.fall().slope());
             put(about, "aspect_degrees", site.fall().aspect());
-            features.add(feature(Feature.Shape.AREA, SiteText.points(site.boundary().corners()), frame, about));
+            features.add(
+                    feature(Feature.Shape.AREA, SiteText.points(site.boundary().corners()), frame, about));
         }
         for (FeatureRow drawn : plan.rows().features()) {
             Map<String, Object> about = new LinkedHashMap<>();
@@ -68,7 +69,11 @@ public class SiteGeoJson {
             about.put("name", pit.label());
             about.put("texture", pit.soil().texture().label());
             put(about, "ph", pit.chemistry().ph());
-            features.add(feature(Feature.Shape.POINT, List.of(new Point(pit.place().x(), pit.place().y())), frame, about));
+            features.add(feature(
+                    Feature.Shape.POINT,
+                    List.of(new Point(pit.place().x(), pit.place().y())),
+                    frame,
+                    about));
         }
         Map<String, Object> all = new LinkedHashMap<>();
         all.put("type", "FeatureCollection");

@@ -1,11 +1,11 @@
 package idlebough.app.home;
 
+import idlebough.app.store.Founding;
 import idlebough.app.store.Ids;
 import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.store.SettingsRow;
 import idlebough.app.store.SiteRow;
-import idlebough.app.store.Founding;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.layout.RowFill;
 import java.time.Clock;

@@ -62,9 +62,7 @@ public class HistoryController {
                 "lines",
                 shown.stream()
                         .map(set -> new Line(
-                                set,
-                                MovedLine.all(moved.getOrDefault(set.id(), List.of()), plan),
-                                stuck.get(set.id())))
+                                set, MovedLine.all(moved.getOrDefault(set.id(), List.of()), plan), stuck.get(set.id())))
                         .toList());
         model.addAttribute("page", at);
         model.addAttribute("older", sets.size() > PAGE);

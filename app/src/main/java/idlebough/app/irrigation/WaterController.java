@@ -1,11 +1,11 @@
 package idlebough.app.irrigation;
 
-import idlebough.app.web.TreeView;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.TreeView;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;

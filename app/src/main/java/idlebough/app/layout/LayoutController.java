@@ -186,8 +186,17 @@ public class LayoutController {
 
     private static Evaluation moved(Evaluation evaluation, Stand stand, Point to) {
         Tree tree = stand.tree();
-        return evaluation.with(evaluation.orchard().with(new Tree(
-                tree.id(), tree.label(), to, tree.kind(), tree.nursery(), tree.footing(), tree.life(), tree.choice())));
+        return evaluation.with(evaluation
+                .orchard()
+                .with(new Tree(
+                        tree.id(),
+                        tree.label(),
+                        to,
+                        tree.kind(),
+                        tree.nursery(),
+                        tree.footing(),
+                        tree.life(),
+                        tree.choice())));
     }
 
     @PostMapping("/move")
@@ -210,8 +219,7 @@ public class LayoutController {
     }
 
     @PostMapping("/fill")
-    String fill(
-            Scope scope, Reader say, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+    String fill(Scope scope, Reader say, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
         PlanView plan = pages.plan(scope);
         Fields fields = new Fields(typed, say.display());
         RowFill.Pattern pattern = fields.choice("pattern", RowFill.Pattern.class);
@@ -252,8 +260,7 @@ public class LayoutController {
         edits.apply(
                 scope,
                 stamp.change("Took out " + gone.label()),
-                now -> List.of(
-                        Edit.remove(gone.row(), stamp.revision()), Edit.remove(gone.peg(), stamp.revision())));
+                now -> List.of(Edit.remove(gone.row(), stamp.revision()), Edit.remove(gone.peg(), stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/layout";
     }
 

@@ -1,7 +1,5 @@
 package idlebough.app.layout;
 
-import java.util.Map;
-import java.util.LinkedHashMap;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.Svg;
@@ -14,7 +12,9 @@ import idlebough.core.layout.PlannedTree;
 import idlebough.core.orchard.Evaluation;
 import idlebough.core.site.Point;
 import idlebough.core.site.Stand;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The plan with every tree, ready for the page: attributes of SVG, page units.
@@ -95,8 +95,15 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
                     double now = sheet.size(tree.crown(year)) / 2;
                     return new Crown(
                             stand,
-                            Svg.translate(sheet.x(stand.place().x()), sheet.y(stand.place().y())),
-                            look(looks, sheet.size(tree.size().spread()) / 2, now, judged.worst(stand.subject()), stand),
+                            Svg.translate(
+                                    sheet.x(stand.place().x()),
+                                    sheet.y(stand.place().y())),
+                            look(
+                                    looks,
+                                    sheet.size(tree.size().spread()) / 2,
+                                    now,
+                                    judged.worst(stand.subject()),
+                                    stand),
                             Svg.number(now + RING),
                             picked != null && stand.id().equals(picked.id()));
                 })

@@ -89,7 +89,10 @@ public final class LayoutFill {
                 label = "N" + ++next;
             }
             PegRow peg = new PegRow(
-                    RowKey.fresh(plan.head().id()), label, place.at().x(), place.at().y());
+                    RowKey.fresh(plan.head().id()),
+                    label,
+                    place.at().x(),
+                    place.at().y());
             edits.add(Edit.add(peg));
             ChoiceRow choice = plan.rows().choice(placed.choice().id()).orElseThrow();
             edits.add(Edit.add(planned(plan, peg, choice)));

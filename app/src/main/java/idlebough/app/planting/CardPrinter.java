@@ -1,8 +1,8 @@
 package idlebough.app.planting;
 
 import idlebough.app.exchange.PdfPrinter;
-import idlebough.app.web.TreeView;
 import idlebough.app.web.Reader;
+import idlebough.app.web.TreeView;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import java.time.LocalDate;

@@ -1,44 +1,44 @@
 package idlebough.app.planting;
 
-import idlebough.core.judge.Room;
-import java.util.Objects;
-import idlebough.core.site.Stand;
-import idlebough.core.judge.Ways;
-import idlebough.core.planting.UnionMeasure;
-import idlebough.core.site.Tree;
-import idlebough.app.web.TreeView;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Plan;
-import idlebough.app.store.WayRow;
-import idlebough.app.store.TreeRow;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.MeasureRow;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
+import idlebough.app.store.MeasureRow;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Plan;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
+import idlebough.app.store.TreeRow;
+import idlebough.app.store.WayRow;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.TreeView;
+import idlebough.core.crop.Form;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Room;
 import idlebough.core.judge.Way;
+import idlebough.core.judge.Ways;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
-import idlebough.core.crop.Form;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
+import idlebough.core.planting.UnionMeasure;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Mound;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
 import idlebough.core.winter.WinterWays;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -100,7 +100,9 @@ public class PlantingController {
         model.addAttribute("weeks", weeks);
         model.addAttribute("ways", offered(plan, picked.id()));
         model.addAttribute("about", pages.about(plan, StagePage.PLANTING.room(), picked.subject()));
-        model.addAttribute("asPlanted", plan.evaluation().daybook().unions().asPlanted(picked.id()).orElse(null));
+        model.addAttribute(
+                "asPlanted",
+                plan.evaluation().daybook().unions().asPlanted(picked.id()).orElse(null));
         model.addAttribute(
                 "index",
                 plan.evaluation().stands().stream().map(Stand::id).toList().indexOf(picked.id()) + 1);
@@ -109,7 +111,9 @@ public class PlantingController {
     private static List<Offered> offered(PlanView plan, String tree) {
         Ways ways = plan.evaluation().orchard().ways();
         if (tree == null) {
-            return ALL.stream().map(way -> new Offered(way, ways.of(way), false)).toList();
+            return ALL.stream()
+                    .map(way -> new Offered(way, ways.of(way), false))
+                    .toList();
         }
         // A tree stands in the orchard's winters; only the ways of planting are its own.
         Map<String, String> holding = ways.of(tree);
@@ -185,8 +189,7 @@ public class PlantingController {
                         .filter(w -> w.key().equals(way) && w.offers(choice))
                         .findFirst()
                         .orElseThrow(NotFound::new);
-        String whose =
-                of == null ? "" : " (" + pages.plan(scope).tree(of).label() + ")";
+        String whose = of == null ? "" : " (" + pages.plan(scope).tree(of).label() + ")";
         edits.apply(
                 scope,
                 stamp.change(chosen.title() + ": " + chosen.choose(choice).name() + whose),
@@ -207,8 +210,7 @@ public class PlantingController {
                 .filter(row -> row.wayKey().equals(way) && Objects.equals(row.treeId(), tree))
                 .findFirst()
                 .map(row -> Edit.change(row, base, Map.of("choice", choice)))
-                .orElseGet(() ->
-                        Edit.add(new WayRow(RowKey.fresh(now.head().id()), tree, way, choice)));
+                .orElseGet(() -> Edit.add(new WayRow(RowKey.fresh(now.head().id()), tree, way, choice)));
     }
 
     /** Every tree to be planted of one crop, for which one pit speaks, on a mound or on the grade. */

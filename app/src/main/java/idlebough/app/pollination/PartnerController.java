@@ -1,16 +1,16 @@
 package idlebough.app.pollination;
 
-import idlebough.core.variety.VarietyStage;
-import idlebough.core.pollination.Neighbourhood.Link;
-import idlebough.core.pollination.Flowering;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
-import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.crop.Variety;
+import idlebough.core.pollination.Flowering;
+import idlebough.core.pollination.Neighbourhood.Link;
+import idlebough.core.pollination.PartnerWeb;
+import idlebough.core.variety.VarietyStage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

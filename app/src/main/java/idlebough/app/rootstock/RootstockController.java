@@ -1,25 +1,25 @@
 package idlebough.app.rootstock;
 
-import idlebough.app.store.Plan;
-import idlebough.core.site.Tree;
-import idlebough.core.judge.Subject;
-import idlebough.core.crop.Misfit;
-import idlebough.core.crop.Catalogue;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
-import idlebough.app.store.Edit;
-import idlebough.app.store.TreeRow;
 import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Plan;
 import idlebough.app.store.Scope;
+import idlebough.app.store.TreeRow;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
-import idlebough.core.judge.Working;
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Misfit;
 import idlebough.core.crop.Rootstock;
-import idlebough.core.rootstock.TreeSize;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Subject;
+import idlebough.core.judge.Working;
+import idlebough.core.rootstock.TreeSize;
+import idlebough.core.site.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -56,9 +56,8 @@ public class RootstockController {
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String choice) {
         PlanView plan = pages.open(model, scope, StagePage.ROOTSTOCKS);
         Catalogue catalogue = plan.evaluation().varieties().catalogue();
-        List<Named> choices = plan.rows().choices().stream()
-                .map(c -> named(catalogue, c))
-                .toList();
+        List<Named> choices =
+                plan.rows().choices().stream().map(c -> named(catalogue, c)).toList();
         Named picked = choice == null
                 ? choices.stream()
                         .filter(c -> c.stock() == null)

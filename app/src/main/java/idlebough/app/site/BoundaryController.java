@@ -1,16 +1,16 @@
 package idlebough.app.site;
 
-import idlebough.app.web.BadInput;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
-import idlebough.app.store.Edit;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.SiteRow;
 import idlebough.app.exchange.BoundaryFile;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SiteRow;
+import idlebough.app.store.SiteText;
+import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.core.measure.Quantity;

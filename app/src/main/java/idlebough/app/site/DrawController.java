@@ -1,23 +1,23 @@
 package idlebough.app.site;
 
-import idlebough.core.orchard.Orchard;
-import idlebough.core.orchard.Evaluation;
-import idlebough.app.web.BadInput;
-import idlebough.app.web.FormStamp;
 import idlebough.app.store.Edit;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.FeatureRow;
 import idlebough.app.store.Edits;
+import idlebough.app.store.FeatureRow;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SiteText;
+import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.orchard.Orchard;
 import idlebough.core.site.Drawable;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
@@ -61,7 +61,8 @@ public class DrawController {
         PlanView plan = SiteController.open(pages, scope, say, model, false);
         Feature.Kind drawing = kind(fresh);
         model.addAttribute("drawing", drawing);
-        FeatureRow picked = feature == null ? null : plan.rows().feature(feature).orElse(null);
+        FeatureRow picked =
+                feature == null ? null : plan.rows().feature(feature).orElse(null);
         return page(model, plan, picked, BOUNDARY.equals(feature), picked == null ? null : form(picked, say.display()));
     }
 
@@ -83,7 +84,9 @@ public class DrawController {
         model.addAttribute("drawn", plan.rows().features());
         model.addAttribute(
                 "handles",
-                picked != null ? picked.points() : boundary ? plan.site().boundary().corners() : "");
+                picked != null
+                        ? picked.points()
+                        : boundary ? plan.site().boundary().corners() : "");
         return "site/draw";
     }
 
@@ -141,12 +144,11 @@ public class DrawController {
     private static FeatureRow fresh(String orchard, Feature.Kind kind, List<Point> places, String about) {
         Double crown = kind == Feature.Kind.TREE ? USUAL_CROWN : null;
         Double height = kind == Feature.Kind.SPOT ? null : kind.usualHeight();
-        Feature.Material material =
-                switch (kind) {
-                    case WALL -> Feature.Material.MASONRY;
-                    case FENCE -> Feature.Material.BOARDS;
-                    default -> null;
-                };
+        Feature.Material material = switch (kind) {
+            case WALL -> Feature.Material.MASONRY;
+            case FENCE -> Feature.Material.BOARDS;
+            default -> null;
+        };
         return new FeatureRow(
                 RowKey.fresh(orchard),
                 kind,
@@ -273,8 +275,8 @@ public class DrawController {
         edits.apply(
                 scope,
                 stamp.change("Moved the boundary"),
-                now -> List.of(Edit.change(
-                        now.rows().site(), stamp.revision(), Map.of("corners", SiteText.corners(places)))));
+                now -> List.of(
+                        Edit.change(now.rows().site(), stamp.revision(), Map.of("corners", SiteText.corners(places)))));
         return "redirect:/orchards/" + scope.orchard() + "/site/draw?feature=" + BOUNDARY;
     }
 
@@ -294,11 +296,14 @@ public class DrawController {
         List<FeatureRow> rows =
                 Arrays.stream(ids.split(",")).map(id -> find(plan, id)).toList();
         String what = rows.size() == 1 ? rows.get(0).title() : rows.size() + " features";
-        edits.apply(scope, stamp.change((remove ? "Took out " : "Moved ") + what), now -> rows.stream()
-                .map(row -> remove
-                        ? Edit.remove(row, stamp.revision())
-                        : Edit.change(row, stamp.revision(), Map.of("points", shifted(row, dx, dy))))
-                .toList());
+        edits.apply(
+                scope,
+                stamp.change((remove ? "Took out " : "Moved ") + what),
+                now -> rows.stream()
+                        .map(row -> remove
+                                ? Edit.remove(row, stamp.revision())
+                                : Edit.change(row, stamp.revision(), Map.of("points", shifted(row, dx, dy))))
+                        .toList());
         return "redirect:/orchards/" + scope.orchard() + "/site/draw"
                 + (remove || rows.size() > 1 ? "" : "?feature=" + rows.get(0).id());
     }
@@ -330,8 +335,7 @@ public class DrawController {
         List<Feature> features = orchard.site().features().stream()
                 .map(f -> f.id().equals(feature) ? f.at(places) : f)
                 .toList();
-        PlanView plan =
-                stored.as(evaluation.with(orchard.with(orchard.site().withFeatures(features))));
+        PlanView plan = stored.as(evaluation.with(orchard.with(orchard.site().withFeatures(features))));
         shades.put(model, plan, SiteController.sheet(stored.plot()), day, minute);
         return "site/layers :: shade";
     }

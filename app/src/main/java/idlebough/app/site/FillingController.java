@@ -1,18 +1,18 @@
 package idlebough.app.site;
 
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Plan;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.PitRow;
-import idlebough.app.store.TestRow;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.TestRow;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
@@ -68,12 +68,21 @@ public class FillingController {
             TestRow last = others.isEmpty() ? null : others.get(others.size() - 1);
             fields = Fields.blank(reader.display())
                     .put("label", last == null ? "1" : last.label())
-                    .put("shape", last == null ? TestRow.Shape.CYLINDER : last.hole().shape())
-                    .put("a", last == null ? Double.valueOf(0.3) : Double.valueOf(last.hole().a()), Quantity.SHORT_LENGTH)
+                    .put(
+                            "shape",
+                            last == null ? TestRow.Shape.CYLINDER : last.hole().shape())
+                    .put(
+                            "a",
+                            last == null
+                                    ? Double.valueOf(0.3)
+                                    : Double.valueOf(last.hole().a()),
+                            Quantity.SHORT_LENGTH)
                     .put("b", last == null ? null : last.hole().b(), Quantity.SHORT_LENGTH)
                     .put(
                             "depth",
-                            last == null ? Double.valueOf(0.4) : Double.valueOf(last.hole().depth()),
+                            last == null
+                                    ? Double.valueOf(0.4)
+                                    : Double.valueOf(last.hole().depth()),
                             Quantity.SHORT_LENGTH)
                     .put("secondFilling", last == null ? "" : "true");
         } else {
@@ -177,7 +186,8 @@ public class FillingController {
         Fields fields = new Fields(typed, reader.display());
         TestRow row = read(fields, scope, pit, before);
         if (!fields.wrong()) {
-            String id = edits.apply(
+            String id = edits
+                    .apply(
                             scope,
                             stamp.change("Tested pit " + of.label() + ", " + row.title()),
                             now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))

@@ -1,9 +1,9 @@
 package idlebough.app.site;
 
-import idlebough.app.web.Svg;
 import idlebough.app.store.FeatureRow;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
+import idlebough.app.web.Svg;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
@@ -26,7 +26,8 @@ public final class GroundDrawing {
      * @param second another stroke over the first, may be empty
      * @param label what stands beside it, may be empty
      */
-    public record Mark(FeatureRow row, String css, String path, String second, String label, double labelX, double labelY) {
+    public record Mark(
+            FeatureRow row, String css, String path, String second, String label, double labelX, double labelY) {
         public String id() {
             return row.id();
         }
@@ -86,7 +87,10 @@ public final class GroundDrawing {
             }
             case POINT -> {
                 double r = row.kind() == Feature.Kind.TREE
-                        ? sheet.size((row.body().crown() == null ? feature.stands() * 0.7 : row.body().crown()) / 2)
+                        ? sheet.size((row.body().crown() == null
+                                        ? feature.stands() * 0.7
+                                        : row.body().crown())
+                                / 2)
                         : 6;
                 yield new Mark(
                         row, css, symbol(row.kind(), x, y, r), "", pointLabel(row, say), x, y + Math.min(r, 26) + 14);

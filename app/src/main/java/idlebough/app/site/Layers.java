@@ -228,7 +228,12 @@ public final class Layers {
                 .map(crop -> new CropSun(
                         crop,
                         crop.sunHours(),
-                        plan.terrain().sunMap().orElseThrow().shareWith(crop.sunHours(), plan.terrain().sunYear().season())))
+                        plan.terrain()
+                                .sunMap()
+                                .orElseThrow()
+                                .shareWith(
+                                        crop.sunHours(),
+                                        plan.terrain().sunYear().season())))
                 .toList();
     }
 
@@ -273,7 +278,8 @@ public final class Layers {
         if (from == null) {
             return;
         }
-        Shelter shelter = new Shelter(plan.terrain().site().features(), from, plan.site().where().rotation());
+        Shelter shelter = new Shelter(
+                plan.terrain().site().features(), from, plan.site().where().rotation());
         double share = shelter.share(plan.plot());
         figures.add(new Figure(
                 "shelter-" + name,

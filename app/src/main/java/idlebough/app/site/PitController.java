@@ -1,19 +1,19 @@
 package idlebough.app.site;
 
-import idlebough.core.crop.Catalogue;
-import idlebough.app.web.BadInput;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.PitRow;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.PitRow;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SiteText;
+import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
+import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
@@ -85,15 +85,10 @@ public class PitController {
         model.addAttribute("ribbons", FeelTest.Ribbon.values());
         model.addAttribute("pastes", FeelTest.Paste.values());
         model.addAttribute("rows", LAYERS);
-        model.addAttribute(
-                "fillings",
-                plan.rows().testsOf(pit));
+        model.addAttribute("fillings", plan.rows().testsOf(pit));
         model.addAttribute(
                 "jar",
-                plan.rows()
-                        .pit(pit)
-                        .map(row -> SiteText.jar(row.soil().jar()))
-                        .orElse(null));
+                plan.rows().pit(pit).map(row -> SiteText.jar(row.soil().jar())).orElse(null));
         return "site/pit";
     }
 
@@ -150,7 +145,8 @@ public class PitController {
         Fields fields = new Fields(typed, reader.display());
         PitRow row = read(fields, key);
         if (!fields.wrong()) {
-            String id = edits.apply(
+            String id = edits
+                    .apply(
                             scope,
                             stamp.change((fresh ? "Dug pit " : "Changed pit ") + row.label()),
                             now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))

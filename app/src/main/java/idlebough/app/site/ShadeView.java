@@ -1,12 +1,12 @@
 package idlebough.app.site;
 
-import idlebough.core.site.Terrain;
 import idlebough.app.store.SiteRow;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Shade;
 import idlebough.core.site.SunPath;
+import idlebough.core.site.Terrain;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;

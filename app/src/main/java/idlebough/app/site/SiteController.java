@@ -1,17 +1,16 @@
 package idlebough.app.site;
 
-import idlebough.core.site.ColdAir;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
-import idlebough.app.store.Edit;
-import idlebough.app.store.NotFound;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.SiteRow;
-import idlebough.app.web.PlanView;
-import idlebough.app.store.Scope;
 import idlebough.app.site.Layers.Layer;
+import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
+import idlebough.app.store.NotFound;
+import idlebough.app.store.Scope;
+import idlebough.app.store.SiteRow;
+import idlebough.app.store.SiteText;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.StagePage;
@@ -20,6 +19,7 @@ import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
+import idlebough.core.site.ColdAir;
 import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
@@ -105,7 +105,10 @@ public class SiteController {
                 model.addAttribute("figures", Layers.windFigures(plan));
                 Double storm = plan.site().winds().stormWind();
                 if (storm != null) {
-                    Shelter shelter = new Shelter(plan.terrain().site().features(), storm, plan.site().where().rotation());
+                    Shelter shelter = new Shelter(
+                            plan.terrain().site().features(),
+                            storm,
+                            plan.site().where().rotation());
                     model.addAttribute("hatches", List.of(Layers.lee(plan.plot(), shelter, sheet)));
                 }
             }
@@ -117,7 +120,8 @@ public class SiteController {
                     model.addAttribute("answers", answers(plan, seen));
                 }
                 if (chosen == Layer.SOIL) {
-                    model.addAttribute("zones", plan.terrain().zones().orElseThrow().zones());
+                    model.addAttribute(
+                            "zones", plan.terrain().zones().orElseThrow().zones());
                 }
             }
         }
@@ -127,7 +131,9 @@ public class SiteController {
     private static void sun(Model model, PlanView plan, Sheet sheet, Reader reader, int month, Point cross) {
         List<Integer> months = month >= 1 && month <= 12
                 ? List.of(month)
-                : month == 13 ? plan.terrain().sunYear().leafless() : plan.terrain().sunYear().season();
+                : month == 13
+                        ? plan.terrain().sunYear().leafless()
+                        : plan.terrain().sunYear().season();
         model.addAttribute("month", month);
         model.addAttribute("hatches", Layers.sun(plan.terrain().sunMap().orElseThrow(), months, sheet, reader));
         model.addAttribute("figures", Layers.sunFigures(plan, cross));
@@ -285,7 +291,8 @@ public class SiteController {
                     new SiteRow.Where(latitude, longitude, elevation, rotation == null ? 0 : rotation, declination),
                     new SiteRow.Fall(slope, aspect),
                     new SiteRow.Winds(prevailing, storm),
-                    new SiteRow.Boundary(SiteText.corners(corners), before.boundary().tapes()),
+                    new SiteRow.Boundary(
+                            SiteText.corners(corners), before.boundary().tapes()),
                     new SiteRow.Animals(
                             pressure(fields, "deer"),
                             pressure(fields, "rabbits"),
@@ -293,9 +300,7 @@ public class SiteController {
                             pressure(fields, "gophers"),
                             pressure(fields, "birds")));
             edits.apply(
-                    scope,
-                    stamp.change("Described the ground"),
-                    now -> List.of(Edit.save(after, stamp.revision())));
+                    scope, stamp.change("Described the ground"), now -> List.of(Edit.save(after, stamp.revision())));
             edits.rename(scope, name, zone);
             return "redirect:/orchards/" + scope.orchard() + "/site";
         }

@@ -1,12 +1,12 @@
 package idlebough.app.site;
 
-import idlebough.app.store.Plans;
 import idlebough.app.exchange.PdfPrinter;
 import idlebough.app.exchange.SiteGeoJson;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Plans;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.core.site.Plot;
@@ -94,9 +94,7 @@ public class SitePaper {
         context.setVariable("plot", plot);
         context.setVariable("marks", GroundDrawing.of(plan, sheet, say));
         context.setVariable("say", say);
-        context.setVariable(
-                "day",
-                LocalDate.now(clock.withZone(plan.head().zone())));
+        context.setVariable("day", LocalDate.now(clock.withZone(plan.head().zone())));
         return context;
     }
 

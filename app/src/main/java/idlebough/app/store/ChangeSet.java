@@ -10,4 +10,11 @@ import java.time.Instant;
  * @param own whether the reader made it
  */
 public record ChangeSet(
-        String id, Instant madeAt, String cause, boolean undone, boolean seen, String who, String undoes, boolean own) {}
+        String id,
+        Instant madeAt,
+        String cause,
+        boolean undone,
+        boolean seen,
+        String who,
+        String undoes,
+        boolean own) {}

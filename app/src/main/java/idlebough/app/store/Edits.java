@@ -1,6 +1,5 @@
 package idlebough.app.store;
 
-import java.util.stream.Collectors;
 import idlebough.core.orchard.Moved;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -13,6 +12,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -148,9 +148,7 @@ public class Edits {
                 differing.put(field, asked.get(field));
             }
         });
-        return differing.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new LostRace.Conflict(edit.kind(), now, differing));
+        return differing.isEmpty() ? Optional.empty() : Optional.of(new LostRace.Conflict(edit.kind(), now, differing));
     }
 
     private String write(Scope scope, Plan before, Change change, Right right, List<Step> steps) {
@@ -175,13 +173,7 @@ public class Edits {
                 set,
                 before,
                 plans.with(
-                        new Head(
-                                head.id(),
-                                head.name(),
-                                head.timeZone(),
-                                revision,
-                                head.weatherStamp(),
-                                head.role()),
+                        new Head(head.id(), head.name(), head.timeZone(), revision, head.weatherStamp(), head.role()),
                         before.stored(),
                         after));
         return set;
@@ -275,8 +267,7 @@ public class Edits {
         work.run();
         String set = begin(scope, Change.of(cause));
         Head now = orchards.find(scope);
-        Head next = new Head(
-                now.id(), now.name(), now.timeZone(), now.revision() + 1, now.weatherStamp(), now.role());
+        Head next = new Head(now.id(), now.name(), now.timeZone(), now.revision() + 1, now.weatherStamp(), now.role());
         finish(scope, set, before, plans.withWeather(scope, next, before.stored(), before.rows()));
     }
 
@@ -412,8 +403,9 @@ public class Edits {
     private static Set<String> changed(Kind kind, Row a, Row b) {
         Map<String, Object> one = kind.shape().flat(a);
         Map<String, Object> other = kind.shape().flat(b);
-        one.entrySet().removeIf(field -> field.getKey().equals(VERSION)
-                || Objects.equals(field.getValue(), other.get(field.getKey())));
+        one.entrySet()
+                .removeIf(field ->
+                        field.getKey().equals(VERSION) || Objects.equals(field.getValue(), other.get(field.getKey())));
         return one.keySet();
     }
 
@@ -457,9 +449,10 @@ public class Edits {
         if (sets.isEmpty()) {
             return why;
         }
-        Map<String, JournalMapper.Kept> kept =
-                journal.kept(scope, sets.stream().map(ChangeSet::id).toList()).stream()
-                        .collect(Collectors.toMap(JournalMapper.Kept::id, each -> each));
+        Map<String, JournalMapper.Kept> kept = journal
+                .kept(scope, sets.stream().map(ChangeSet::id).toList())
+                .stream()
+                .collect(Collectors.toMap(JournalMapper.Kept::id, each -> each));
         for (ChangeSet set : sets) {
             JournalMapper.Kept of = kept.get(set.id());
             if (set.undone()) {

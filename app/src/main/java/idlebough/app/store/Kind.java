@@ -88,6 +88,7 @@ public enum Kind {
                 return kind;
             }
         }
-        throw new IllegalArgumentException("No kind of row is a " + row.getClass().getSimpleName() + ".");
+        throw new IllegalArgumentException(
+                "No kind of row is a " + row.getClass().getSimpleName() + ".");
     }
 }

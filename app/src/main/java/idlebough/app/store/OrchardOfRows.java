@@ -33,7 +33,8 @@ public final class OrchardOfRows {
                 rows.choices().stream().map(OrchardOfRows::choice).toList(),
                 trees(rows),
                 ways(rows.ways()),
-                new Orchard.Settings(rows.settings().plantingDate(), rows.settings().chillModel()),
+                new Orchard.Settings(
+                        rows.settings().plantingDate(), rows.settings().chillModel()),
                 observations(rows));
     }
 
@@ -94,8 +95,9 @@ public final class OrchardOfRows {
     /** Trees that have a peg, in the order of the pegs. */
     private static List<Tree> trees(Rows rows) {
         Map<String, List<TreeRow>> byPeg = new HashMap<>();
-        rows.trees().forEach(tree -> byPeg.computeIfAbsent(tree.pegId(), peg -> new ArrayList<>())
-                .add(tree));
+        rows.trees()
+                .forEach(tree -> byPeg.computeIfAbsent(tree.pegId(), peg -> new ArrayList<>())
+                        .add(tree));
         List<Tree> trees = new ArrayList<>();
         for (PegRow peg : rows.pegs()) {
             byPeg.getOrDefault(peg.id(), List.of()).forEach(tree -> trees.add(tree(tree, peg)));
@@ -109,7 +111,8 @@ public final class OrchardOfRows {
                 row.id(),
                 peg.label(),
                 new Point(peg.x(), peg.y()),
-                new Tree.Kind(row.what().varietyKey(), Optional.ofNullable(row.what().rootstockKey())),
+                new Tree.Kind(
+                        row.what().varietyKey(), Optional.ofNullable(row.what().rootstockKey())),
                 new NurseryTree(
                         nursery.form(),
                         nursery.ballDiameter(),

@@ -15,8 +15,7 @@ public record PitRow(
      * @param layers below the topsoil, as {@code bottom TEXTURE COLOUR mottled roots;…}, metres; {@code -} for no colour
      * @param jar heights after a minute, two hours and two days, as {@code sand silt all}; null when none was made
      */
-    public record Soil(
-            Texture texture, double topsoil, Double pan, String layers, SoilPit.Colour colour, String jar) {}
+    public record Soil(Texture texture, double topsoil, Double pan, String layers, SoilPit.Colour colour, String jar) {}
 
     /** @param salt dS/m, @param organic per cent */
     public record Chemistry(Double ph, Double salt, Double organic, boolean fizzes) {}

@@ -94,8 +94,7 @@ public class Plans {
     Plan.Stored withWeather(Scope scope, Head head, Plan.Stored known, Rows all) {
         Stations.Joined joined = store.joined(scope);
         List<WeatherMapper.Station> stations = weather.stations(scope);
-        Weather now = new Weather(
-                joined.record(), stations.stream().anyMatch(WeatherMapper.Station::standIn));
+        Weather now = new Weather(joined.record(), stations.stream().anyMatch(WeatherMapper.Station::standIn));
         var orchard = OrchardOfRows.of(all, now);
         return new Plan.Stored(
                 head.revision(),
@@ -112,10 +111,7 @@ public class Plans {
             @Override
             public void afterCommit() {
                 newest.asMap()
-                        .merge(
-                                orchard,
-                                made,
-                                (known, mine) -> mine.revision() >= known.revision() ? mine : known);
+                        .merge(orchard, made, (known, mine) -> mine.revision() >= known.revision() ? mine : known);
             }
         });
     }

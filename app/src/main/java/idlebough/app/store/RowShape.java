@@ -1,8 +1,7 @@
 package idlebough.app.store;
 
-import java.util.concurrent.ConcurrentHashMap;
-import java.lang.reflect.Method;
 import java.lang.reflect.Constructor;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -16,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * How a row's record, its columns and its journal entry belong together: the components of the record, and of records
@@ -27,6 +27,7 @@ public final class RowShape {
     private static final String DELETED = "deleted";
     /** What stands in a plain field where nothing is stored. */
     private static final Map<Class<?>, Object> EMPTY = Map.of(boolean.class, false, int.class, 0, double.class, 0.0);
+
     private final Class<? extends Row> type;
     private final List<Column> columns = new ArrayList<>();
     private final boolean deletable;
@@ -120,7 +121,10 @@ public final class RowShape {
             Method accessor = component.getAccessor();
             accessor.setAccessible(true);
             return new Part(
-                    component.getName(), component.getType(), component.getType().isRecord(), accessor);
+                    component.getName(),
+                    component.getType(),
+                    component.getType().isRecord(),
+                    accessor);
         }
 
         Object read(Object record) {
@@ -238,6 +242,8 @@ public final class RowShape {
             return local.toInstant(ZoneOffset.UTC);
         }
         String text = value.toString();
-        return text.endsWith("Z") ? Instant.parse(text) : LocalDateTime.parse(text, MOMENT).toInstant(ZoneOffset.UTC);
+        return text.endsWith("Z")
+                ? Instant.parse(text)
+                : LocalDateTime.parse(text, MOMENT).toInstant(ZoneOffset.UTC);
     }
 }

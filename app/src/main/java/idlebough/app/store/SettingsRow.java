@@ -5,8 +5,7 @@ import idlebough.core.layout.RowFill;
 import java.time.LocalDate;
 
 /** What the plan as a whole is set to: above all its planting date. */
-public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillModel, RowsOfTrees rows)
-        implements Row {
+public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillModel, RowsOfTrees rows) implements Row {
 
     /**
      * How a plot is filled.

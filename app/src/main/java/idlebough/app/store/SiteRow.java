@@ -5,8 +5,7 @@ public record SiteRow(RowKey key, Where where, Fall fall, Winds winds, Boundary 
         implements Row {
 
     /** @param rotation turns the plan's north to true north */
-    public record Where(
-            double latitude, Double longitude, Double elevation, double rotation, Double declination) {}
+    public record Where(double latitude, Double longitude, Double elevation, double rotation, Double declination) {}
 
     public record Fall(Double slope, Double aspect) {}
 

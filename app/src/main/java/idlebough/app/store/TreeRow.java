@@ -10,8 +10,7 @@ import java.time.LocalDate;
  *
  * @param choiceId null for a tree that was there before
  */
-public record TreeRow(
-        RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life)
+public record TreeRow(RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life)
         implements Row {
 
     /** @param rootstockKey null while none is chosen */
@@ -22,8 +21,7 @@ public record TreeRow(
      *
      * @param unionAboveFlare null while not measured
      */
-    public record Nursery(
-            Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {}
+    public record Nursery(Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {}
 
     /** @param plantedOn null while it is not in the ground */
     public record Life(Tree.State state, LocalDate plantedOn) {}

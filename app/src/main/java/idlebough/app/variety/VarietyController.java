@@ -1,24 +1,23 @@
 package idlebough.app.variety;
 
-import java.util.Optional;
-import idlebough.app.store.Plan;
-import idlebough.core.variety.VarietyStage;
-import idlebough.core.crop.Catalogue;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.RowKey;
-import idlebough.app.store.OwnFigureRow;
 import idlebough.app.store.ChoiceRow;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.OwnFigureRow;
+import idlebough.app.store.Plan;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
-import idlebough.core.measure.Quantity;
+import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
+import idlebough.core.measure.Quantity;
+import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -27,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -65,12 +65,13 @@ public class VarietyController {
         List<VarietyVerdict> listed = stage.verdicts().stream()
                 .filter(v -> !known || v.variety().crop().key().equals(crop))
                 .toList();
-        VarietyVerdict picked = variety != null && catalogue.findVariety(variety).isPresent()
-                ? stage.verdict(variety)
-                : listed.stream()
-                        .filter(v -> stage.chosen().contains(v.variety().key()))
-                        .findFirst()
-                        .orElse(listed.get(0));
+        VarietyVerdict picked =
+                variety != null && catalogue.findVariety(variety).isPresent()
+                        ? stage.verdict(variety)
+                        : listed.stream()
+                                .filter(v -> stage.chosen().contains(v.variety().key()))
+                                .findFirst()
+                                .orElse(listed.get(0));
         model.addAttribute("crops", catalogue.crops());
         model.addAttribute("crop", known ? crop : "");
         model.addAttribute("listed", listed);
@@ -94,12 +95,11 @@ public class VarietyController {
 
     private static List<Strip> strips(PlanView plan, List<VarietyVerdict> listed, VarietyVerdict picked) {
         List<VarietyVerdict> shown = new ArrayList<>(listed.stream()
-                .filter(v ->
-                        v.match().isPresent()
-                                && plan.evaluation()
-                                        .varieties()
-                                        .chosen()
-                                        .contains(v.variety().key()))
+                .filter(v -> v.match().isPresent()
+                        && plan.evaluation()
+                                .varieties()
+                                .chosen()
+                                .contains(v.variety().key()))
                 .limit(12)
                 .toList());
         listed.stream()
@@ -180,8 +180,7 @@ public class VarietyController {
             return before.map(row -> Edit.remove(row, base)).stream().toList();
         }
         return List.of(before.map(row -> Edit.change(row, base, Map.of("wanted", count)))
-                .orElseGet(() -> Edit.add(
-                        new ChoiceRow(RowKey.fresh(now.head().id()), variety, null, count))));
+                .orElseGet(() -> Edit.add(new ChoiceRow(RowKey.fresh(now.head().id()), variety, null, count))));
     }
 
     private static Variety variety(PlanView plan, String key) {
@@ -221,7 +220,7 @@ public class VarietyController {
             return before.map(row -> Edit.remove(row, base)).stream().toList();
         }
         return List.of(before.map(row -> Edit.change(row, base, Map.of("chillNeed", need)))
-                .orElseGet(() -> Edit.add(
-                        new OwnFigureRow(RowKey.fresh(now.head().id()), variety, need))));
+                .orElseGet(
+                        () -> Edit.add(new OwnFigureRow(RowKey.fresh(now.head().id()), variety, need))));
     }
 }

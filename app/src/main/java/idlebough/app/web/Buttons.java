@@ -43,9 +43,13 @@ public final class Buttons {
         on(SiteRemedy.SeeLayer.class, r -> leads(r, "/site?layer=" + r.layer().key()));
         on(SiteRemedy.DigPit.class, r -> leads(r, "/site/pits/new?x=" + x(r.place()) + "&y=" + y(r.place())));
         on(WinterRemedy.LoadRecord.class, r -> leads(r, "/winters/load"));
-        on(WinterRemedy.CountIn.class, r -> does(r, "/winters", Map.of("chill", r.model().name())));
+        on(
+                WinterRemedy.CountIn.class,
+                r -> does(r, "/winters", Map.of("chill", r.model().name())));
         on(VarietyRemedy.SeeOthers.class, r -> leads(r, "/varieties?crop=" + r.crop()));
-        on(PartnerRemedy.SeeMending.class, r -> leads(r, "/partners?mend&tree=" + r.tree().id()));
+        on(
+                PartnerRemedy.SeeMending.class,
+                r -> leads(r, "/partners?mend&tree=" + r.tree().id()));
         on(RootstockRemedy.SeeStocks.class, r -> leads(r, "/rootstocks" + choice(r.of())));
         on(
                 RootstockRemedy.TakeStock.class,
@@ -71,7 +75,8 @@ public final class Buttons {
     /** At most three, the best first. */
     public List<Button> of(Finding finding) {
         return finding.remedies().stream()
-                .flatMap(remedy -> Stream.ofNullable(kinds.get(remedy.getClass())).map(to -> to.apply(remedy)))
+                .flatMap(remedy ->
+                        Stream.ofNullable(kinds.get(remedy.getClass())).map(to -> to.apply(remedy)))
                 .flatMap(Optional::stream)
                 .limit(MOST)
                 .toList();

@@ -39,9 +39,7 @@ final class Conflicts {
             }
             conflict.asked()
                     .forEach((field, mine) -> lines.add(new Line(
-                            words(field),
-                            text(field, conflict.stands(field), display),
-                            text(field, mine, display))));
+                            words(field), text(field, conflict.stands(field), display), text(field, mine, display))));
         }
         return lines;
     }
@@ -68,7 +66,9 @@ final class Conflicts {
                     ? display.plain(number.doubleValue(), 2)
                     : display.text(number.doubleValue(), known.quantity());
         }
-        return value instanceof Enum<?> choice ? choice.name().toLowerCase(Locale.ROOT).replace('_', ' ') : value.toString();
+        return value instanceof Enum<?> choice
+                ? choice.name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                : value.toString();
     }
 
     /** What was sent, to be sent once more against the rows as they stand now. */

@@ -35,12 +35,13 @@ public record MovedLine(String whose, String figure, FigureMoved moved, String p
     }
 
     private static String many(FigureMoved moved) {
-        return moved.subjects() + switch (moved.subjectKind()) {
-            case TREE -> " trees";
-            case PIT -> " pits";
-            case VARIETY -> " varieties";
-            default -> " figures";
-        };
+        return moved.subjects()
+                + switch (moved.subjectKind()) {
+                    case TREE -> " trees";
+                    case PIT -> " pits";
+                    case VARIETY -> " varieties";
+                    default -> " figures";
+                };
     }
 
     private static String subject(FigureMoved moved, PlanView plan) {

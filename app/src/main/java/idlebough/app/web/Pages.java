@@ -1,9 +1,9 @@
 package idlebough.app.web;
 
-import idlebough.app.store.NotAllowed;
 import idlebough.app.store.ChangeSet;
 import idlebough.app.store.Edits;
 import idlebough.app.store.JournalMapper;
+import idlebough.app.store.NotAllowed;
 import idlebough.app.store.Plans;
 import idlebough.app.store.Right;
 import idlebough.app.store.Scope;

@@ -1,15 +1,12 @@
 package idlebough.app.web;
 
-import idlebough.core.crop.Variety;
-import idlebough.core.winter.FrostDates;
-import idlebough.core.winter.WinterLedger;
-import idlebough.core.site.Terrain;
 import idlebough.app.store.Head;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Plan;
 import idlebough.app.store.Rows;
 import idlebough.app.store.SiteRow;
 import idlebough.app.store.WeatherMapper;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Findings;
 import idlebough.core.judge.Room;
@@ -17,7 +14,10 @@ import idlebough.core.orchard.Evaluation;
 import idlebough.core.site.Plot;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
+import idlebough.core.site.Terrain;
+import idlebough.core.winter.FrostDates;
 import idlebough.core.winter.StationRecord;
+import idlebough.core.winter.WinterLedger;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

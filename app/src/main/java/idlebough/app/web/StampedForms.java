@@ -28,8 +28,7 @@ class StampedForms implements BeanPostProcessor {
         }
 
         @Override
-        public String processFormFieldValue(
-                HttpServletRequest request, String name, String value, String type) {
+        public String processFormFieldValue(HttpServletRequest request, String name, String value, String type) {
             return security.processFormFieldValue(request, name, value, type);
         }
 

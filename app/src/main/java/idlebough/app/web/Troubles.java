@@ -1,7 +1,5 @@
 package idlebough.app.web;
 
-import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
-import java.util.Arrays;
 import idlebough.app.store.LostRace;
 import idlebough.app.store.NotAllowed;
 import idlebough.app.store.NotFound;
@@ -12,6 +10,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,6 +26,7 @@ import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
@@ -75,10 +75,7 @@ public class Troubles {
         model.addAttribute("leave", leave(request.getRequestURI()));
         // The form below carries a stamp of its own.
         request.removeAttribute(StampedForms.SHOWN);
-        return say(
-                model,
-                "Someone else changed this meanwhile.",
-                "Nothing was overwritten. Both values stand below.");
+        return say(model, "Someone else changed this meanwhile.", "Nothing was overwritten. Both values stand below.");
     }
 
     /** The stage to which an address belongs. */

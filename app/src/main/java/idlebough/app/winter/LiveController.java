@@ -1,12 +1,12 @@
 package idlebough.app.winter;
 
-import idlebough.app.store.Right;
 import idlebough.app.store.LiveMapper;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.Right;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.judge.Finding;

@@ -1,10 +1,10 @@
 package idlebough.app.winter;
 
-import idlebough.app.store.LiveMapper;
-import idlebough.app.store.WeatherStore;
 import idlebough.app.store.Edits;
+import idlebough.app.store.LiveMapper;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Scope;
+import idlebough.app.store.WeatherStore;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import idlebough.core.winter.LiveReading;

@@ -1,11 +1,11 @@
 package idlebough.app.winter;
 
-import idlebough.app.store.WeatherStore;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import idlebough.app.store.Edits;
 import idlebough.app.store.Ids;
 import idlebough.app.store.Scope;
+import idlebough.app.store.WeatherStore;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import jakarta.annotation.PreDestroy;

@@ -1,13 +1,13 @@
 package idlebough.app.winter;
 
+import idlebough.app.store.Edits;
 import idlebough.app.store.Right;
+import idlebough.app.store.Scope;
 import idlebough.app.store.WeatherMapper;
 import idlebough.app.store.WeatherStore;
-import idlebough.app.store.Edits;
-import idlebough.app.web.PlanView;
-import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.measure.Quantity;
@@ -23,7 +23,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -58,7 +57,8 @@ public class RecordController {
     private final WeatherMapper weather;
     private final Clock clock;
 
-    RecordController(Pages pages, Edits edits, WeatherStore service, LoadService loads, WeatherMapper weather, Clock clock) {
+    RecordController(
+            Pages pages, Edits edits, WeatherStore service, LoadService loads, WeatherMapper weather, Clock clock) {
         this.pages = pages;
         this.edits = edits;
         this.service = service;
@@ -185,13 +185,13 @@ public class RecordController {
         if (!fields.wrong()) {
             boolean[] stored = {false};
             edits.weather(
+                    scope,
+                    "Made winters from monthly means",
+                    () -> stored[0] = service.standIn(
                             scope,
-                            "Made winters from monthly means",
-                            () -> stored[0] = service.standIn(
-                                    scope,
-                                    "Stand-in from monthly means",
-                                    means.days(LocalDate.now(clock).minusDays(1)),
-                                    means.toString().getBytes(StandardCharsets.UTF_8)));
+                            "Stand-in from monthly means",
+                            means.days(LocalDate.now(clock).minusDays(1)),
+                            means.toString().getBytes(StandardCharsets.UTF_8)));
             if (stored[0]) {
                 return "redirect:/orchards/" + scope.orchard() + "/winters";
             }
@@ -205,8 +205,11 @@ public class RecordController {
         PlanView plan = pages.plan(scope, Right.PLAN);
         String name = Objects.requireNonNullElse(file.getOriginalFilename(), "temperatures")
                 .replaceAll(".*[/\\\\]", "");
-        LoadService.Load load =
-                loads.begin(scope, name.length() > 200 ? name.substring(0, 200) : name, file.getBytes(), plan.head().zone());
+        LoadService.Load load = loads.begin(
+                scope,
+                name.length() > 200 ? name.substring(0, 200) : name,
+                file.getBytes(),
+                plan.head().zone());
         loads.await(load, AT_ONCE);
         return look(scope, reader, model, load);
     }

@@ -1,23 +1,23 @@
 package idlebough.app.winter;
 
-import idlebough.app.web.Svg;
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.RowKey;
 import idlebough.app.store.BloomRow;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.Svg;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Quantity;
-import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
 import idlebough.core.winter.Exposure;
@@ -86,9 +86,8 @@ public class SpringController {
             @RequestParam(required = false) String variety,
             @RequestParam(defaultValue = "") String place) {
         PlanView plan = pages.open(model, scope, StagePage.WINTERS);
-        List<Variety> known = plan.chosen().stream()
-                .filter(VarietySprings::known)
-                .toList();
+        List<Variety> known =
+                plan.chosen().stream().filter(VarietySprings::known).toList();
         Variety picked = known.stream()
                 .filter(v -> v.key().equals(variety))
                 .findFirst()
@@ -250,10 +249,7 @@ public class SpringController {
         }
         PlanView open = pages.open(model, scope, StagePage.WINTERS);
         model.addAttribute(
-                "known",
-                open.chosen().stream()
-                        .filter(VarietySprings::known)
-                        .toList());
+                "known", open.chosen().stream().filter(VarietySprings::known).toList());
         model.addAttribute("picked", variety);
         model.addAttribute("fields", fields);
         fill(model, open, variety, Exposure.SCREEN);
@@ -266,10 +262,7 @@ public class SpringController {
                 .filter(bloom -> bloom.id().equals(id))
                 .findFirst()
                 .orElseThrow(NotFound::new);
-        edits.apply(
-                scope,
-                stamp.change("Took back a bloom date"),
-                now -> List.of(Edit.remove(row, stamp.revision())));
+        edits.apply(scope, stamp.change("Took back a bloom date"), now -> List.of(Edit.remove(row, stamp.revision())));
         return "redirect:/orchards/" + scope.orchard() + "/winters/springs?variety=" + row.varietyKey();
     }
 }

@@ -1,22 +1,22 @@
 package idlebough.app.winter;
 
-import idlebough.app.web.FormStamp;
-import idlebough.app.store.Edits;
 import idlebough.app.store.Edit;
+import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.core.crop.ChillModel;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
-import idlebough.core.crop.Variety;
 import idlebough.core.winter.ChillMatch;
-import idlebough.core.crop.ChillModel;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.FrostDates;
 import idlebough.core.winter.HardinessZone;
@@ -210,8 +210,7 @@ public class WinterController {
         Exposure exposure = Exposure.named(place);
         ChillModel chill = plan.rows().settings().chillModel();
         double latitude = plan.site().where().latitude();
-        StationRecord record =
-                plan.record().warmedBy(by + Lapse.between(0, up)).at(exposure);
+        StationRecord record = plan.record().warmedBy(by + Lapse.between(0, up)).at(exposure);
         WinterLedger then = WinterLedger.of(
                 record,
                 latitude,

@@ -1,13 +1,13 @@
 package idlebough.app.winter;
 
 import idlebough.app.store.NotFound;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
+import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Variety;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
-import idlebough.core.crop.ChillModel;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.FrostDates;
@@ -84,9 +84,7 @@ public class WinterTables {
         for (Winter winter : plan.winters().winters()) {
             List<Object> row = row(
                     winter.year(),
-                    plan.synthetic() && winter.usable()
-                            ? MADE
-                            : winter.status().words(),
+                    plan.synthetic() && winter.usable() ? MADE : winter.status().words(),
                     winter.missingDays(),
                     winter.neighbourDays());
             for (ChillModel each : ChillModel.values()) {

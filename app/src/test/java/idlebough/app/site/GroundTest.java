@@ -1,17 +1,17 @@
 package idlebough.app.site;
 
-import idlebough.app.store.Rows;
-import idlebough.app.store.SiteText;
-import idlebough.app.store.TestRow;
-import idlebough.app.store.FeatureRow;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import idlebough.app.Running;
 import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
-import idlebough.app.web.PlanView;
+import idlebough.app.store.FeatureRow;
+import idlebough.app.store.Rows;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SiteText;
+import idlebough.app.store.TestRow;
+import idlebough.app.web.PlanView;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Texture;
 import java.io.ByteArrayInputStream;
@@ -61,8 +61,8 @@ class GroundTest {
     }
 
     private static Map<String, String> ground(String... changed) {
-        Map<String, String> fields = new HashMap<>(
-                Map.of("name", "Test ground", "timeZone", "UTC", "latitude", "42.3", "corners", ""));
+        Map<String, String> fields =
+                new HashMap<>(Map.of("name", "Test ground", "timeZone", "UTC", "latitude", "42.3", "corners", ""));
         for (int i = 0; i < changed.length; i += 2) {
             fields.put(changed[i], changed[i + 1]);
         }
@@ -98,8 +98,7 @@ class GroundTest {
                 "0; 0#ten; 5#5; 5|Line 2"
             })
     void cornersThatMakeNoPlot(String corners, String sentence) {
-        HttpResponse<String> answer =
-                grower.post(base + "/site/edit", ground("corners", corners.replace('#', '\n')));
+        HttpResponse<String> answer = grower.post(base + "/site/edit", ground("corners", corners.replace('#', '\n')));
         assertThat(said(answer)).contains(sentence).contains(corners.split("#")[1]);
         assertThat(plan().plot().area()).isEqualTo(600);
     }
@@ -262,9 +261,7 @@ class GroundTest {
         states.add(rows());
         FeatureRow house = draw(Feature.Kind.BUILDING, "5 5;9 5;9 9;5 9");
         states.add(rows());
-        grower.post(
-                base + "/site/features/" + house.id() + "/shape",
-                Map.of("points", "5.123 5;9 5;9 9.5;5 9"));
+        grower.post(base + "/site/features/" + house.id() + "/shape", Map.of("points", "5.123 5;9 5;9 9.5;5 9"));
         states.add(rows());
         FeatureRow hedge = draw(Feature.Kind.HEDGE, "0 1;30 1");
         states.add(rows());
@@ -289,7 +286,9 @@ class GroundTest {
         grower.post(base + "/undo", Map.of());
         draw(Feature.Kind.WELL, "3 3");
         grower.post(base + "/redo", Map.of());
-        assertThat(plan().site().boundary().corners()).as("a new change ends redo").isEqualTo("0 0;30 0;30 20;0 20");
+        assertThat(plan().site().boundary().corners())
+                .as("a new change ends redo")
+                .isEqualTo("0 0;30 0;30 20;0 20");
     }
 
     /** Everything drawn, without the counters of saves. */
@@ -336,8 +335,8 @@ class GroundTest {
         assertThat(grower.post(base + "/site/features", Map.of("kind", "PYLON", "points", "1 1"))
                         .statusCode())
                 .isEqualTo(400);
-        HttpResponse<String> boundary = grower.post(
-                base + "/site/features/boundary/shape", Map.of("points", "0 0;9 9;9 0;0 9"));
+        HttpResponse<String> boundary =
+                grower.post(base + "/site/features/boundary/shape", Map.of("points", "0 0;9 9;9 0;0 9"));
         assertThat(boundary.statusCode()).isEqualTo(422);
         assertThat(plan().plot().area()).isEqualTo(600);
     }
@@ -445,8 +444,8 @@ class GroundTest {
                 .contains("is not a figure");
         Map<String, String> impossible = new HashMap<>(hole);
         impossible.remove("begin");
-        impossible.putAll(Map.of(
-                "readings", "0; 5\n60; 11\n50; 12\n120; 9\n180; 55\n240; 20", "secondFilling", "true"));
+        impossible.putAll(
+                Map.of("readings", "0; 5\n60; 11\n50; 12\n120; 9\n180; 55\n240; 20", "secondFilling", "true"));
         grower.post(test, impossible);
         assertThat(said(grower.get(test)))
                 .contains("a time not after the one before")

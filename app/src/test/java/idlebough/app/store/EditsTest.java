@@ -94,12 +94,10 @@ class EditsTest {
             assertThat(moved.figure()).isEqualTo("planting.union");
             assertThat(moved.toLow()).isGreaterThan(moved.fromLow());
         });
-        assertThat(journal.entries(scope, List.of(last.id())))
-                .singleElement()
-                .satisfies(entry -> {
-                    assertThat(entry.fromRow()).contains("\"LOAM\"");
-                    assertThat(entry.toRow()).contains("\"CLAY\"");
-                });
+        assertThat(journal.entries(scope, List.of(last.id()))).singleElement().satisfies(entry -> {
+            assertThat(entry.fromRow()).contains("\"LOAM\"");
+            assertThat(entry.toRow()).contains("\"CLAY\"");
+        });
     }
 
     @Test

@@ -18,11 +18,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class ButtonsTest {
     @Test
     void everyRemedyOfTheCoreHasItsButton() {
-        String maren = Running.bean(AccountService.class)
-                .find(AccountController.DEMO)
-                .id();
-        Scope demo = new Scope(
-                Running.bean(OrchardMapper.class).mine(maren).get(0).id(), maren);
+        String maren =
+                Running.bean(AccountService.class).find(AccountController.DEMO).id();
+        Scope demo =
+                new Scope(Running.bean(OrchardMapper.class).mine(maren).get(0).id(), maren);
         Buttons buttons = new Buttons(Running.plan(demo));
         var remedies = new ClassFileImporter()
                 .importPackages("idlebough.core").stream()

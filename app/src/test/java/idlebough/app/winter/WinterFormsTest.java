@@ -1,9 +1,5 @@
 package idlebough.app.winter;
 
-import java.util.stream.Stream;
-import idlebough.app.store.WeatherMapper;
-import idlebough.app.store.WeatherStore;
-import idlebough.core.winter.Exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -11,11 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 import idlebough.app.Running;
 import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
-import idlebough.app.web.PlanView;
 import idlebough.app.store.Scope;
-import idlebough.core.variety.VarietySprings;
+import idlebough.app.store.WeatherMapper;
+import idlebough.app.store.WeatherStore;
+import idlebough.app.web.PlanView;
 import idlebough.core.crop.ChillModel;
+import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.Exposure;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import idlebough.core.winter.WeatherGenerator;
@@ -29,6 +28,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -78,9 +78,7 @@ class WinterFormsTest {
                 grower.upload(base + "/winters/load", Map.of(), name, file.getBytes(StandardCharsets.UTF_8));
         Matcher ticket = Pattern.compile("/winters/load/([0-9a-f-]{36})").matcher(look.body());
         assertThat(ticket.find()).as(said(look).replaceAll("<[^>]*>", " ")).isTrue();
-        assertThat(plan().record().days())
-                .as("nothing is stored by looking")
-                .isNotNull();
+        assertThat(plan().record().days()).as("nothing is stored by looking").isNotNull();
         String at = base + "/winters/load/" + ticket.group(1);
         grower.post(at, Map.of("station", "Hill mast", "into", into == null ? "" : into));
         // A slow machine answers with a page that shows how far it is.
@@ -197,19 +195,10 @@ class WinterFormsTest {
                 .contains("own elevation is not known yet");
         grower.post(
                 base + "/site/edit",
-                Map.of(
-                        "name",
-                        "Cold ground",
-                        "timeZone",
-                        "UTC",
-                        "latitude",
-                        "42.3",
-                        "elevation",
-                        "610"));
+                Map.of("name", "Cold ground", "timeZone", "UTC", "latitude", "42.3", "elevation", "610"));
         grower.post(offset, Map.of("stationElevation-" + station, "210"));
         // 400 m at 6.5 K in a kilometre, ICAO standard atmosphere.
-        assertThat(plan().record().on(LocalDate.of(2010, 1, 15)).minimum())
-                .isCloseTo(before - 2.6, within(1e-9));
+        assertThat(plan().record().on(LocalDate.of(2010, 1, 15)).minimum()).isCloseTo(before - 2.6, within(1e-9));
         grower.post(offset, Map.of("stationElevation-" + station, "210", "difference-" + station, "1.5"));
         assertThat(plan().record().on(LocalDate.of(2010, 1, 15)).minimum())
                 .as("what was measured goes first, and corrections do not add up")
@@ -254,9 +243,7 @@ class WinterFormsTest {
                 csv(all.stream()
                         .map(d -> DailyExtremes.measured(d.date(), d.minimum() - 2, d.maximum() - 2))
                         .toList()));
-        assertThat(plan().stations())
-                .as("the same file twice changes nothing")
-                .hasSize(2);
+        assertThat(plan().stations()).as("the same file twice changes nothing").hasSize(2);
         grower.post(base + "/winters/stations/" + second + "/first", Map.of());
         assertThat(plan().station().id()).isEqualTo(second);
         assertThat(plan().record().fromNeighbours()).isZero();

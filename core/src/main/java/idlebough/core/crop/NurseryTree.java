@@ -1,8 +1,7 @@
 package idlebough.core.crop;
 
-import java.util.Optional;
-
 import idlebough.core.measure.Solids;
+import java.util.Optional;
 
 /**
  * The tree as it comes from the nursery, measured on arrival.
@@ -55,8 +54,8 @@ public record NurseryTree(Form form, double ballDiameter, double ballHeight, Dou
 
     /** A tree as it is usually bought: evergreens and own-rooted trees in a 25-litre pot, the others bare-root. */
     public static NurseryTree usual(Variety variety, Optional<Rootstock> stock) {
-        boolean pot = variety.crop().evergreen()
-                || stock.map(Rootstock::ownRooted).orElse(false);
+        boolean pot =
+                variety.crop().evergreen() || stock.map(Rootstock::ownRooted).orElse(false);
         return pot
                 ? new NurseryTree(Form.CONTAINER, POT_WIDE, POT_DEEP, null, USUAL_STEM)
                 : new NurseryTree(Form.BARE, ROOTS_WIDE, ROOTS_LONG, null, USUAL_STEM);

@@ -44,7 +44,8 @@ public record PlotFill(List<Placed> placed, int wanted) {
             FeatureIndex features) {
         double inRow = inRow(choices, stocks);
         TreeSize size = new TreeSize(
-                inRow, choices.stream().mapToDouble(c -> stocks.size(c).height()).max().orElse(0));
+                inRow,
+                choices.stream().mapToDouble(c -> stocks.size(c).height()).max().orElse(0));
         List<RowFill.Place> free = RowFill.best(
                         plot,
                         Math.max(wish.margin(), LayoutRules.fromBoundary(inRow)),
@@ -98,8 +99,8 @@ public record PlotFill(List<Placed> placed, int wanted) {
                             place.at(),
                             tree -> true,
                             tree -> (widest - tree.size().spread()) / 2)
-                    .map(tree -> tree.place().distance(place.at())
-                            >= (tree.size().spread() + spread) / 2)
+                    .map(tree ->
+                            tree.place().distance(place.at()) >= (tree.size().spread() + spread) / 2)
                     .orElse(true);
         }
     }

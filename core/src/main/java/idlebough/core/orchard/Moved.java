@@ -59,8 +59,8 @@ public record Moved(
 
     private static List<Moved> between(Room room, List<KeyFigure> before, List<KeyFigure> after) {
         Map<String, Map<Subject, KeyFigure>> now = new LinkedHashMap<>();
-        after.forEach(figure -> now.computeIfAbsent(figure.key(), key -> new LinkedHashMap<>())
-                .put(figure.subject(), figure));
+        after.forEach(figure ->
+                now.computeIfAbsent(figure.key(), key -> new LinkedHashMap<>()).put(figure.subject(), figure));
         Map<Group, List<Change>> groups = new LinkedHashMap<>();
         for (KeyFigure then : before) {
             KeyFigure found = now.getOrDefault(then.key(), Map.of()).get(then.subject());

@@ -27,8 +27,7 @@ public record FallCurve(List<Moment> points) {
     public static FallCurve of(DrainageTest test) {
         double k = metresPerHour(test.rate());
         DrainageTest.Reading first = test.sift().used().get(0);
-        double before = first.minutes() / 60
-                - test.hole().infiltrated(test.depth(), test.depth() - first.down()) / k;
+        double before = first.minutes() / 60 - test.hole().infiltrated(test.depth(), test.depth() - first.down()) / k;
         return from(test.hole(), test.depth(), k, before, first.down());
     }
 

@@ -170,7 +170,6 @@ public record Feature(
 
     /** The same feature elsewhere, or of another outline. */
     public Feature at(List<Point> elsewhere) {
-        return new Feature(
-                id, kind, name, elsewhere, height, width, crown, evergreen, material, clearance, about);
+        return new Feature(id, kind, name, elsewhere, height, width, crown, evergreen, material, clearance, about);
     }
 }

@@ -48,8 +48,8 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
             for (SunPath.Sun sun : year.months().get(month - 1)) {
                 if (reaches(sun, ground, rotation)) {
                     Arrays.fill(light, SunYear.STEP / 60.0);
-                    for (Shade.Cast cast :
-                            Shade.cast(blocks, sun, ground, rotation, leafless, box).casts()) {
+                    for (Shade.Cast cast : Shade.cast(blocks, sun, ground, rotation, leafless, box)
+                            .casts()) {
                         sorted.dim(light, cast);
                     }
                     for (int i = 0; i < light.length; i++) {

@@ -1,8 +1,8 @@
 package idlebough.core.almanac;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.irrigation.PlantingClimate;
@@ -12,8 +12,8 @@ import idlebough.core.site.Footing;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.Locale;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Lead times and follow-ups of the trade (common practice). */
@@ -28,8 +28,8 @@ class AlmanacTest {
                 Optional.of(on),
                 footing,
                 bare,
-                FirstSeason.of(new FirstSeason.Setting(
-                        DAY, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3))));
+                FirstSeason.of(
+                        new FirstSeason.Setting(DAY, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3))));
     }
 
     private static List<Task> tasks(

@@ -1,15 +1,10 @@
 package idlebough.core.crop;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.core.crop.ChillModel;
-import idlebough.core.crop.Crop;
-import idlebough.core.crop.Rootstock;
-import idlebough.core.crop.Variety;
+import idlebough.core.Shipped;
 import java.time.Month;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,7 +17,9 @@ class CatalogueTest {
         assertThat(Catalogue.shipped().varieties())
                 .hasSizeGreaterThanOrEqualTo(40)
                 .allSatisfy(v -> assertThat(v.origin()).as(v.key()).isNotBlank());
-        assertThat(Catalogue.shipped().varieties().stream().map(v -> v.crop().key()).collect(Collectors.toSet()))
+        assertThat(Catalogue.shipped().varieties().stream()
+                        .map(v -> v.crop().key())
+                        .collect(Collectors.toSet()))
                 .hasSizeGreaterThanOrEqualTo(10);
         assertThat(Catalogue.shipped().rootstocks()).hasSizeGreaterThanOrEqualTo(15);
     }

@@ -1,9 +1,9 @@
 package idlebough.core.crop;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import idlebough.core.Shipped;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,7 +31,8 @@ class CropsTest {
     @ParameterizedTest
     @CsvSource({"pear, apple", "quince, sweet-cherry", "apple, sweet-cherry", "apple, apricot", "pear, peach"})
     void wetFeetInTheOrderOfTheReview(String better, String worse) {
-        assertThat(Shipped.crop(better).wetRank()).isLessThan(Shipped.crop(worse).wetRank());
+        assertThat(Shipped.crop(better).wetRank())
+                .isLessThan(Shipped.crop(worse).wetRank());
     }
 
     /** common practice */
@@ -45,10 +46,13 @@ class CropsTest {
     @Test
     void pollenFrostAndLeaves() {
         assertThat(Shipped.crop("apple").vector()).isEqualTo(Crop.Vector.INSECT);
-        Catalogue.shipped().crops().stream().filter(crop -> crop.kind() == Crop.Kind.CITRUS).forEach(citrus -> {
-            assertThat(citrus.evergreen()).isTrue();
-            assertThat(citrus.coldCelsius()).isGreaterThan(Shipped.crop("apple").coldCelsius());
-        });
+        Catalogue.shipped().crops().stream()
+                .filter(crop -> crop.kind() == Crop.Kind.CITRUS)
+                .forEach(citrus -> {
+                    assertThat(citrus.evergreen()).isTrue();
+                    assertThat(citrus.coldCelsius())
+                            .isGreaterThan(Shipped.crop("apple").coldCelsius());
+                });
         assertThat(Catalogue.shipped().crops()).anyMatch(crop -> crop.kind() == Crop.Kind.CITRUS);
     }
 }

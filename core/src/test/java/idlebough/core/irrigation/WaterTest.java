@@ -4,14 +4,14 @@ import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.core.Vectors;
 import idlebough.core.Shipped;
+import idlebough.core.Vectors;
 import idlebough.core.judge.Remedy;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
-import java.util.Optional;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class WaterTest {
@@ -44,19 +44,16 @@ class WaterTest {
 
     private static FirstSeason season(
             LocalDate day, double ballLitres, Optional<SoilPit> pit, double celsius, double et) {
-        return FirstSeason.of(
-                new FirstSeason.Setting(day, ballLitres, pit, new PlantingClimate(celsius, et)));
+        return FirstSeason.of(new FirstSeason.Setting(day, ballLitres, pit, new PlantingClimate(celsius, et)));
     }
 
     @Test
     void firstWeeksOfTheTrade() {
         // common practice: a #5–#7 container gets 30–38 L; weeks 1, 2, 3+ in warm weather 2–3, 2, 1 waterings
-        FirstSeason warm =
-                season(LocalDate.of(2027, 5, 1), 22, Optional.empty(), 18, 4);
+        FirstSeason warm = season(LocalDate.of(2027, 5, 1), 22, Optional.empty(), 18, 4);
         assertThat(warm.wateringIn()).isBetween(30.0, 38.0);
         assertThat(warm.weeks()).extracting(FirstSeason.Week::times).containsExactly(3, 2, 1, 1, 1, 1, 1, 1);
-        FirstSeason cool =
-                season(LocalDate.of(2027, 1, 10), 0, Optional.empty(), 4, 1);
+        FirstSeason cool = season(LocalDate.of(2027, 1, 10), 0, Optional.empty(), 4, 1);
         assertThat(cool.wateringIn()).isBetween(10.0, 20.0);
         assertThat(cool.weeks()).allMatch(week -> week.times() == 1);
     }
@@ -64,22 +61,24 @@ class WaterTest {
     @Test
     void aDroughtySoilIsAWateringFindingNeverAStop() {
         // common practice: above 4 in/h mulch and frequent water, never a reason not to plant
-        FirstSeason fast = season(
-                LocalDate.of(2027, 5, 1), 0, Optional.of(Shipped.pit(200, null, Texture.SANDY_LOAM)), 18, 4);
-        assertThat(WaterRules.judge("a", "A1", fast, PlantingWays.MULCH)).singleElement().satisfies(finding -> {
-            assertThat(finding.rule()).isEqualTo(WaterRules.DROUGHTY);
-            assertThat(finding.standing()).isEqualTo(idlebough.core.judge.Standing.DOUBTFUL);
-            assertThat(finding.remedies().get(0))
-                    .isInstanceOfSatisfying(
-                            Remedy.TakeWay.class, way -> assertThat(way.tree()).contains("a"));
-        });
+        FirstSeason fast =
+                season(LocalDate.of(2027, 5, 1), 0, Optional.of(Shipped.pit(200, null, Texture.SANDY_LOAM)), 18, 4);
+        assertThat(WaterRules.judge("a", "A1", fast, PlantingWays.MULCH))
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.rule()).isEqualTo(WaterRules.DROUGHTY);
+                    assertThat(finding.standing()).isEqualTo(idlebough.core.judge.Standing.DOUBTFUL);
+                    assertThat(finding.remedies().get(0))
+                            .isInstanceOfSatisfying(
+                                    Remedy.TakeWay.class,
+                                    way -> assertThat(way.tree()).contains("a"));
+                });
         assertThat(fast.weeks().get(4).times()).as("smaller turns, more often").isEqualTo(2);
     }
 
     @Test
     void aSmallBallInHotWeatherDriesInADay() {
-        FirstSeason hot =
-                season(LocalDate.of(2027, 7, 1), 8, Optional.empty(), 26, 6);
+        FirstSeason hot = season(LocalDate.of(2027, 7, 1), 8, Optional.empty(), 26, 6);
         assertThat(hot.tank().orElseThrow().days()).isLessThan(1);
         assertThat(WaterRules.judge("a", "A1", hot, PlantingWays.MULCH))
                 .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(WaterRules.BALL_DRY));

@@ -163,8 +163,7 @@ class EdgesTest {
                         seen(
                                 null,
                                 SoilPit.Profile.UNSEEN,
-                                List.of(new DrainageTest(
-                                        new TestHole.Cylinder(0.3), 0.4, true, false, readings))),
+                                List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, false, readings))),
                         crop));
             }
             case "site.water-table" ->
@@ -172,24 +171,24 @@ class EdgesTest {
                         seen(
                                 null,
                                 SoilPit.Profile.UNSEEN,
-                                List.of(new DrainageTest(
-                                        new TestHole.Cylinder(0.3), 0.4, true, value > 0, List.of()))),
+                                List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, value > 0, List.of()))),
                         crop));
             case "site.wet-ground" ->
                 SiteRules.wetGround(seen(null, profile(value == 0 ? null : value, null, null, false), List.of()), crop)
                         .stream()
                         .toList();
-            case "site.pan" -> SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop).stream()
-                    .toList();
+            case "site.pan" ->
+                SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop).stream()
+                        .toList();
             case "site.salt" ->
                 SiteRules.salt(seen(null, profile(null, value, null, false), List.of()), crop).stream()
                         .toList();
             case "site.replant" ->
-                SiteRules.replant(seen(null, profile(null, null, value, with.equals("died")), List.of()), crop)
-                        .stream()
+                SiteRules.replant(seen(null, profile(null, null, value, with.equals("died")), List.of()), crop).stream()
                         .toList();
-            case "site.ph" -> SiteRules.ph(Shipped.pit(40, value, Texture.LOAM), crop).stream()
-                    .toList();
+            case "site.ph" ->
+                SiteRules.ph(Shipped.pit(40, value, Texture.LOAM), crop).stream()
+                        .toList();
             case "site.sun" -> {
                 SunYear year = SunYear.of(45);
                 yield List.of(GroundRules.sun(
@@ -197,9 +196,7 @@ class EdgesTest {
                         "T",
                         crop,
                         new SunHours(
-                                Collections.nCopies(12, value),
-                                Collections.nCopies(12, Math.max(value, 12)),
-                                year)));
+                                Collections.nCopies(12, value), Collections.nCopies(12, Math.max(value, 12)), year)));
             }
             case "site.cold-pocket" ->
                 GroundRules.cold(
@@ -221,8 +218,8 @@ class EdgesTest {
         LocalDate first = LocalDate.of(1995, 7, 1);
         List<DailyExtremes> days = new WeatherGenerator(5, mean, 8, 15, 11, 0.7, 3, 0.6, 0)
                 .days(first, first.plusYears(years)).stream()
-                        .filter(day -> day.date().isBefore(gapFrom)
-                                || !day.date().isBefore(gapFrom.plusDays(gap)))
+                        .filter(day ->
+                                day.date().isBefore(gapFrom) || !day.date().isBefore(gapFrom.plusDays(gap)))
                         .toList();
         return WinterLedger.of(new StationRecord(days), 45);
     }
@@ -237,7 +234,8 @@ class EdgesTest {
             case "winter.synthetic" -> List.of(WinterRules.synthetic());
             case "winter.left-out" -> WinterRules.judge(ledger(9, 8, LocalDate.of(1999, 1, 5), (int) value));
             case "winter.below-zero" ->
-                WinterRules.belowZero(ledger(value, 8), ChillModel.UTAH).stream().toList();
+                WinterRules.belowZero(ledger(value, 8), ChillModel.UTAH).stream()
+                        .toList();
             case "winter.station-silent" ->
                 LiveRules.judge("Mast", now.minusSeconds(Math.round(3600 * value)), now, 0, 0);
             case "winter.station-stuck" -> LiveRules.judge("Mast", now, now, (long) value, 0);
@@ -249,9 +247,7 @@ class EdgesTest {
 
     private static List<Finding> variety(String rule, double value, String with) {
         if (rule.equals("variety.drainage") || rule.equals("variety.ph")) {
-            SoilPit pit = rule.equals("variety.ph")
-                    ? Shipped.pit(40, value, Texture.LOAM)
-                    : Shipped.pit(value);
+            SoilPit pit = rule.equals("variety.ph") ? Shipped.pit(40, value, Texture.LOAM) : Shipped.pit(value);
             return VarietyVerdict.of(Shipped.variety(with), WinterLedger.of(StationRecord.EMPTY, 45), List.of(pit))
                     .findings();
         }
@@ -336,21 +332,14 @@ class EdgesTest {
 
     private static PlannedTree planned(String id, double x) {
         return new PlannedTree(
-                Subject.tree(id),
-                id,
-                Shipped.variety("apple-cox"),
-                new Point(x, 50),
-                new TreeSize(SPREAD, 4),
-                0.3,
-                0);
+                Subject.tree(id), id, Shipped.variety("apple-cox"), new Point(x, 50), new TreeSize(SPREAD, 4), 0.3, 0);
     }
 
     private static List<Finding> layout(String rule, double value, String with) {
         Plot plot = Plot.rectangle(100, 100);
         return switch (rule) {
             case "layout.crowded" -> List.of(LayoutRules.crowded(planned("t", 50), planned("o", 50 + value)));
-            case "layout.boundary", "layout.off-plot" ->
-                List.of(LayoutRules.boundary(plot, planned("t", value)));
+            case "layout.boundary", "layout.off-plot" -> List.of(LayoutRules.boundary(plot, planned("t", value)));
             case "layout.partner-reach" -> {
                 List<Flowering> two = List.of(flowering("t", "apple-cox", 0), flowering("p", "apple-golden", value));
                 yield LayoutRules.reach(planned("t", 0), PartnerWeb.of(two).around(two.get(0))).stream()
@@ -403,22 +392,10 @@ class EdgesTest {
             double union, double raise, Texture texture, double settlingBand, Map<String, String> ways) {
         NurseryTree tree = new NurseryTree(Form.BARE, 0.45, 0.25, union == 0 ? null : union, 0.02);
         PlantingSection.Setting setting = new PlantingSection.Setting(
-                tree,
-                Optional.of(Shipped.stock("m9")),
-                texture,
-                Footing.GRADE,
-                ways,
-                Optional.empty(),
-                45);
+                tree, Optional.of(Shipped.stock("m9")), texture, Footing.GRADE, ways, Optional.empty(), 45);
         Settling none = new Settling(0, 0, 0, 2);
         return new PlantingSection(
-                setting,
-                raise,
-                none,
-                none,
-                new Settling(2 * settlingBand, 0, 0, 2),
-                0.9,
-                0.25 - raise);
+                setting, raise, none, none, new Settling(2 * settlingBand, 0, 0, 2), 0.9, 0.25 - raise);
     }
 
     private static List<Finding> planting(String rule, double value, String with) {

@@ -32,7 +32,8 @@ class JudgeTest {
     })
     void doubtfulMeansWithinWhatWeDoNotKnow(
             double value, double half, double limit, double limitHalf, Limit.Side side, Standing standing) {
-        assertThat(Standing.of(measured(value, half), limit(limit, limitHalf, side))).isEqualTo(standing);
+        assertThat(Standing.of(measured(value, half), limit(limit, limitHalf, side)))
+                .isEqualTo(standing);
     }
 
     private static Measured measured(double value, double half) {
@@ -47,8 +48,7 @@ class JudgeTest {
     @CsvSource({"20, SOUND", "19.9, DOUBTFUL", "16, DOUBTFUL", "15.9, STOP"})
     void whereMeetingItIsSoundTheBandDoubtsOnlyWhatFallsShort(double value, Standing standing) {
         assertThat(Standing.of(
-                        measured(value, 2),
-                        limit(20, 2, Limit.Side.AT_LEAST).meetingIsSound()))
+                        measured(value, 2), limit(20, 2, Limit.Side.AT_LEAST).meetingIsSound()))
                 .isEqualTo(standing);
     }
 
@@ -56,8 +56,7 @@ class JudgeTest {
     @CsvSource({"30, SOUND", "20, DOUBTFUL", "1, DOUBTFUL"})
     void whatCanBeMendedIsNeverAStop(double value, Standing standing) {
         assertThat(Standing.of(
-                        measured(value, 2),
-                        limit(20, 2, Limit.Side.AT_LEAST).neverStop()))
+                        measured(value, 2), limit(20, 2, Limit.Side.AT_LEAST).neverStop()))
                 .isEqualTo(standing);
     }
 

@@ -1,23 +1,22 @@
 package idlebough.core.layout;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
 import idlebough.core.site.Footing;
-import idlebough.core.site.Stand;
-import idlebough.core.site.Tree;
-import idlebough.core.crop.Catalogue;
-import idlebough.core.crop.Form;
-import idlebough.core.crop.NurseryTree;
-import java.time.LocalDate;
-import java.util.Optional;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
+import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -102,7 +101,9 @@ class LayoutRulesTest {
             for (double off = 0.05; off < 12; off += 0.05) {
                 PlannedTree tree = tree("a", "apple-cox", "mm111", 30 - off, 20);
                 if (Clearance.clear(tree.place(), tree.size(), index)) {
-                    assertThat(LayoutRules.clearances(tree, index)).as("%s at %s", kind, off).isEmpty();
+                    assertThat(LayoutRules.clearances(tree, index))
+                            .as("%s at %s", kind, off)
+                            .isEmpty();
                 }
             }
         }
@@ -131,8 +132,7 @@ class LayoutRulesTest {
                 null,
                 null,
                 null);
-        assertThat(LayoutRules.clearances(
-                        tree("a", "apple-cox", "mm111", 29, 20), new FeatureIndex(List.of(high))))
+        assertThat(LayoutRules.clearances(tree("a", "apple-cox", "mm111", 29, 20), new FeatureIndex(List.of(high))))
                 .isEmpty();
     }
 

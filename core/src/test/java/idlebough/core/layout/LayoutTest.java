@@ -1,10 +1,10 @@
 package idlebough.core.layout;
 
-import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.Vectors;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Plot;

@@ -53,14 +53,16 @@ class EvaluationTest {
         }
         assertThat(kept.almanac().tasks()).as(when).isEqualTo(scratch.almanac().tasks());
         kept.stands().forEach(stand -> {
-            assertThat(kept.water().seasonOf(stand.id())).isEqualTo(scratch.water().seasonOf(stand.id()));
+            assertThat(kept.water().seasonOf(stand.id()))
+                    .isEqualTo(scratch.water().seasonOf(stand.id()));
             assertThat(kept.layout().nearest(kept.layout().tree(stand.id())))
                     .isEqualTo(scratch.layout().nearest(scratch.layout().tree(stand.id())));
         });
         kept.varieties().chosenVarieties().stream()
                 .limit(2)
-                .forEach(variety -> assertThat(
-                                kept.varieties().springs(variety, Exposure.SCREEN).frosts())
+                .forEach(variety -> assertThat(kept.varieties()
+                                .springs(variety, Exposure.SCREEN)
+                                .frosts())
                         .as(when)
                         .isEqualTo(scratch.varieties()
                                 .springs(variety, Exposure.SCREEN)
@@ -123,8 +125,8 @@ class EvaluationTest {
     void whatMovedIsToldOnceForManyTrees() {
         Orchard orchard = new RandomOrchard(2).orchard(40);
         Evaluation before = Evaluation.of(orchard);
-        Evaluation after = before.with(orchard.with(new idlebough.core.judge.Ways(
-                java.util.Map.of("planting.mulch", "deep"), java.util.Map.of())));
+        Evaluation after = before.with(orchard.with(
+                new idlebough.core.judge.Ways(java.util.Map.of("planting.mulch", "deep"), java.util.Map.of())));
         List<Moved> moved = Moved.between(before, after);
         assertThat(moved)
                 .filteredOn(m -> m.figure().equals("planting.mulch"))

@@ -163,7 +163,8 @@ final class RandomOrchard {
         int at = trees.isEmpty() ? -1 : random.nextInt(trees.size());
         Tree old = at < 0 ? tree() : trees.get(at);
         switch (random.nextInt(16)) {
-            case 0, 1, 2, 3 -> trees.set(at, changed(old, place(), old.kind(), old.nursery(), old.footing(), old.life()));
+            case 0, 1, 2, 3 ->
+                trees.set(at, changed(old, place(), old.kind(), old.nursery(), old.footing(), old.life()));
             case 4 -> trees.add(tree());
             case 5 -> trees.remove(at);
             case 6 -> trees.set(at, changed(old, old.place(), tree().kind(), old.nursery(), old.footing(), old.life()));
@@ -182,11 +183,11 @@ final class RandomOrchard {
                                         Optional.of(PLANTING.minusMonths(random.nextInt(20))))));
             case 9 -> {
                 return orchard.with(orchard.site()
-                        .withPits(List.of(pit("p1", 20, 30), orchard.site().pits().get(1))));
+                        .withPits(
+                                List.of(pit("p1", 20, 30), orchard.site().pits().get(1))));
             }
             case 10 -> {
-                return orchard.with(
-                        orchard.site().withFeatures(List.of(house(), wire(random.nextDouble() * 80))));
+                return orchard.with(orchard.site().withFeatures(List.of(house(), wire(random.nextDouble() * 80))));
             }
             case 11 -> {
                 return orchard.with(ways(orchard.ways(), old.id()));
@@ -219,8 +220,7 @@ final class RandomOrchard {
 
     private Ways ways(Ways ways, String tree) {
         var way = PlantingWays.ALL.get(random.nextInt(PlantingWays.ALL.size()));
-        String school =
-                way.choices().get(random.nextInt(way.choices().size())).key();
+        String school = way.choices().get(random.nextInt(way.choices().size())).key();
         if (random.nextBoolean()) {
             Map<String, String> all = new HashMap<>(ways.ofOrchard());
             all.put(way.key(), school);

@@ -1,10 +1,10 @@
 package idlebough.core.planting;
 
-import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.Vectors;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
@@ -12,12 +12,12 @@ import idlebough.core.daybook.UnionCheck;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Standing;
-import java.util.Optional;
 import idlebough.core.measure.Solids;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class PlantingTest {
@@ -26,13 +26,7 @@ class PlantingTest {
     private static PlantingSection section(
             NurseryTree tree, String stock, Texture texture, Map<String, String> ways, double latitude) {
         return PlantingSection.of(new PlantingSection.Setting(
-                tree,
-                Optional.of(Shipped.stock(stock)),
-                texture,
-                Footing.GRADE,
-                ways,
-                Optional.of(247.0),
-                latitude));
+                tree, Optional.of(Shipped.stock(stock)), texture, Footing.GRADE, ways, Optional.of(247.0), latitude));
     }
 
     @Test

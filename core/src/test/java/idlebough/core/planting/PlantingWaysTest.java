@@ -1,8 +1,8 @@
 package idlebough.core.planting;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Finding;
@@ -11,8 +11,8 @@ import idlebough.core.judge.Way;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
 import java.util.List;
-import java.util.Optional;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,15 +27,8 @@ class PlantingWaysTest {
         for (int i = 0; i < ways.length; i += 2) {
             chosen.put(ways[i], ways[i + 1]);
         }
-        return PlantingSection.of(
-                new PlantingSection.Setting(
-                tree,
-                Optional.of(Shipped.stock(stock)),
-                texture,
-                Footing.GRADE,
-                chosen,
-                Optional.empty(),
-                42));
+        return PlantingSection.of(new PlantingSection.Setting(
+                tree, Optional.of(Shipped.stock(stock)), texture, Footing.GRADE, chosen, Optional.empty(), 42));
     }
 
     @Test
@@ -132,7 +125,8 @@ class PlantingWaysTest {
     void anOwnRootedFigHasNoUnionToJudge() {
         PlantingSection fig = with(POT, "fig-own", Texture.LOAM);
         assertThat(fig.hasUnion()).isFalse();
-        assertThat(PlantingRules.judge("t", "T5", fig)).noneMatch(f -> f.rule().id().contains("union"));
+        assertThat(PlantingRules.judge("t", "T5", fig))
+                .noneMatch(f -> f.rule().id().contains("union"));
     }
 
     @ParameterizedTest

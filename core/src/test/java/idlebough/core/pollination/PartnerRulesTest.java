@@ -1,17 +1,17 @@
 package idlebough.core.pollination;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.core.judge.Finding;
+import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
-import java.util.Optional;
-import java.util.Random;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -111,10 +111,13 @@ class PartnerRulesTest {
     void whatWouldMendIsGoodAndOfAnotherVariety() {
         for (String variety : List.of("apple-cox", "pear-comice", "cherry-bing", "jplum-burbank", "almond-nonpareil")) {
             Flowering tree = new Flowering(Subject.tree("x"), "X", Shipped.variety(variety), Optional.empty());
-            assertThat(PartnerWeb.wouldServe(tree, Catalogue.shipped())).as(variety).isNotEmpty().allSatisfy(link -> {
-                assertThat(link.score().value()).isGreaterThanOrEqualTo(PartnerScore.GOOD);
-                assertThat(link.partner().variety().key()).isNotEqualTo(variety);
-            });
+            assertThat(PartnerWeb.wouldServe(tree, Catalogue.shipped()))
+                    .as(variety)
+                    .isNotEmpty()
+                    .allSatisfy(link -> {
+                        assertThat(link.score().value()).isGreaterThanOrEqualTo(PartnerScore.GOOD);
+                        assertThat(link.partner().variety().key()).isNotEqualTo(variety);
+                    });
         }
     }
 
@@ -123,8 +126,14 @@ class PartnerRulesTest {
     void theNearestOfEachVarietyIsTheBestOfIt() {
         Random random = new Random(11);
         List<String> keys = List.of(
-                "apple-cox", "apple-golden", "apple-bramley", "pear-comice", "pear-packham", "cherry-bing",
-                "cherry-stella", "sour-montmorency");
+                "apple-cox",
+                "apple-golden",
+                "apple-bramley",
+                "pear-comice",
+                "pear-packham",
+                "cherry-bing",
+                "cherry-stella",
+                "sour-montmorency");
         List<Flowering> trees = new ArrayList<>();
         for (int i = 0; i < 200; i++) {
             trees.add(new Flowering(

@@ -1,17 +1,17 @@
 package idlebough.core.pollination;
 
-import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.Vectors;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Subject;
-import java.util.Optional;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class PollinationTest {
@@ -75,8 +75,7 @@ class PollinationTest {
 
     @Test
     void everyRemedyOfAPearIsAPear() {
-        Flowering pear =
-                new Flowering(Subject.tree("p"), "P", Shipped.variety("pear-comice"), Optional.empty());
+        Flowering pear = new Flowering(Subject.tree("p"), "P", Shipped.variety("pear-comice"), Optional.empty());
         assertThat(PartnerWeb.wouldServe(pear, Catalogue.shipped()))
                 .isNotEmpty()
                 .allMatch(link -> link.partner().variety().crop().key().equals("pear"));

@@ -1,10 +1,10 @@
 package idlebough.core.rootstock;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import idlebough.core.judge.Finding;
+import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.judge.Finding;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

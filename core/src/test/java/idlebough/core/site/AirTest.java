@@ -1,9 +1,9 @@
 package idlebough.core.site;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.Shipped;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import java.util.ArrayList;
@@ -112,14 +112,10 @@ class AirTest {
             Microclimate warm = at(sunny, List.of(wall), still, latitude);
             // Half to one zone of 5.6 K.
             assertThat(warm.kelvin()).isBetween(Microclimate.ZONE / 2, Microclimate.ZONE);
-            assertThat(at(shaded, List.of(wall), still, latitude)
-                            .parts())
-                    .isEmpty();
+            assertThat(at(shaded, List.of(wall), still, latitude).parts()).isEmpty();
         }
         ColdAir cold = ColdAir.of(PLOT, List.of(CUP), SLOPE);
-        assertThat(at(new Point(30, 6), List.of(), cold, 45)
-                        .kelvin())
-                .isBetween(-4.0, -2.0);
+        assertThat(at(new Point(30, 6), List.of(), cold, 45).kelvin()).isBetween(-4.0, -2.0);
     }
 
     @Test
@@ -152,8 +148,8 @@ class AirTest {
         assertThat(drawn.zones().get(1).drawn()).isTrue();
         assertThat(drawn.zones().stream().mapToDouble(PitZones.Zone::area).sum())
                 .isCloseTo(PLOT.area(), within(1e-6));
-        Terrain terrain = Terrain.of(
-                Site.empty(45).with(PLOT).withFeatures(List.of(zone)).withPits(pits), null);
+        Terrain terrain =
+                Terrain.of(Site.empty(45).with(PLOT).withFeatures(List.of(zone)).withPits(pits), null);
         assertThat(terrain.pitFor(new Point(5, 5)).orElseThrow().id()).isEqualTo("b");
         assertThat(terrain.pitFor(new Point(25, 5)).orElseThrow().id()).isEqualTo("a");
     }

@@ -1,15 +1,14 @@
 package idlebough.core.site;
 
-import idlebough.core.Shipped;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.Shipped;
 import idlebough.core.Vectors;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Finding;
-import idlebough.core.judge.Standing;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -202,23 +201,24 @@ class SoilTest {
     @Test
     void wetGroundSaltLimeAndOldOrchardsAreTold() {
         Crop peach = Shipped.crop("peach");
-        Finding wet = SiteRules.wetGround(
-                        pit(Texture.CLAY, 6.5, seen(0.5, 0.8, null, false, null, null, false)), peach)
+        Finding wet = SiteRules.wetGround(pit(Texture.CLAY, 6.5, seen(0.5, 0.8, null, false, null, null, false)), peach)
                 .orElseThrow();
         assertThat(wet.held().orElseThrow().measured().value()).isEqualTo(0.5);
-        assertThat(wet.remedies())
-                .hasOnlyElementsOfTypes(SiteRemedy.SetOnFooting.class, SiteRemedy.SeeAnswers.class);
+        assertThat(wet.remedies()).hasOnlyElementsOfTypes(SiteRemedy.SetOnFooting.class, SiteRemedy.SeeAnswers.class);
         // Maas & Hoffman: peach loses 21 per cent for each dS/m over 1.7.
-        Finding salt = SiteRules.salt(pit(Texture.LOAM, 6.5, seen(null, null, 3.0, false, null, null, false)), peach).orElseThrow();
+        Finding salt = SiteRules.salt(pit(Texture.LOAM, 6.5, seen(null, null, 3.0, false, null, null, false)), peach)
+                .orElseThrow();
         assertThat(salt.reason().arguments())
                 .anySatisfy(a -> assertThat(a.toString()).contains("27.3"));
         assertThat(SiteRules.replant(
                         pit(Texture.LOAM, 6.5, seen(null, null, null, false, Crop.Kind.POME, 1.0, true)), peach))
                 .as("a peach after apples")
                 .isEmpty();
-        Finding alkaline = SiteRules.ph(pit(Texture.LOAM, 8.2, seen(null, null, null, true, null, null, false)), peach).orElseThrow();
+        Finding alkaline = SiteRules.ph(pit(Texture.LOAM, 8.2, seen(null, null, null, true, null, null, false)), peach)
+                .orElseThrow();
         assertThat(alkaline.reason().toString()).contains("fizzes");
-        Finding acid = SiteRules.ph(pit(Texture.LOAM, 5.0, SoilPit.Profile.UNSEEN), peach).orElseThrow();
+        Finding acid = SiteRules.ph(pit(Texture.LOAM, 5.0, SoilPit.Profile.UNSEEN), peach)
+                .orElseThrow();
         assertThat(acid.reason().toString()).contains("limestone");
     }
 

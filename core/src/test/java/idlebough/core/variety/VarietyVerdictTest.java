@@ -1,8 +1,8 @@
 package idlebough.core.variety;
 
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import idlebough.core.Shipped;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
@@ -13,7 +13,6 @@ import idlebough.core.winter.SafeChill;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.WeatherGenerator;
 import idlebough.core.winter.WinterLedger;
-import idlebough.core.winter.WinterRules;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -40,7 +39,9 @@ class VarietyVerdictTest {
     @Test
     void aColdHillSatisfiesTheAppleAndKillsTheLemon() {
         WinterLedger hill = winters(8, 25, 45);
-        assertThat(finding(VarietyVerdict.of(Shipped.variety("apple-golden"), hill, List.of()), VarietyVerdict.CHILL_RULE)
+        assertThat(finding(
+                                VarietyVerdict.of(Shipped.variety("apple-golden"), hill, List.of()),
+                                VarietyVerdict.CHILL_RULE)
                         .standing())
                 .isEqualTo(Standing.SOUND);
         VarietyVerdict lemon = VarietyVerdict.of(Shipped.variety("lemon-lisbon"), hill, List.of());
