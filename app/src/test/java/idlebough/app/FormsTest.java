@@ -22,7 +22,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Every form: a sentence beside the field that is wrong, what was typed kept, nothing stored; and what is right, stored. */
+/**
+ * Every form: a sentence beside the field that is wrong, what was typed kept, nothing stored; and what is right,
+ * stored.
+ */
 @ExtendWith(Running.class)
 class FormsTest {
     private static int growers;

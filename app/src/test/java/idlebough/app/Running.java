@@ -57,6 +57,11 @@ public final class Running implements BeforeAllCallback {
         return new PlanView(bean(Plans.class).open(scope));
     }
 
+    /** For another application beside the running one. */
+    public static PrivateMariaDb database() {
+        return state.database();
+    }
+
     /** At which an orchard stands; 0 for none. */
     static long revision(String orchard) {
         return new JdbcTemplate(bean(DataSource.class))

@@ -43,7 +43,8 @@ public final class Visitor {
     }
 
     /**
-     * Posts a form with a token taken from the sign-in page, which anyone may open, and with the stamp of a page that was
+     * Posts a form with a token taken from the sign-in page, which anyone may open, and with the stamp of a page that
+     * was
      * loaded just now, unless the fields hold another.
      */
     public HttpResponse<String> post(String path, Map<String, String> fields) {

@@ -26,7 +26,8 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * A made grove of two thousand trees, twelve varieties, eight pits and thirty winters. Goals: from scratch under 1.5 s,
- * partners and layout findings under 300 ms each, one tree moved under 30 ms; and twice the trees at most twice and a half
+ * partners and layout findings under 300 ms each, one tree moved under 30 ms; and twice the trees at most twice and a
+ * half
  * the time.
  */
 @State(Scope.Benchmark)

@@ -30,7 +30,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Thirty years on one core: the seven chill models over given hours, the hourly curve beside them, and the whole ledger. */
+/**
+ * Thirty years on one core: the seven chill models over given hours, the hourly curve beside them, and the whole
+ * ledger.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

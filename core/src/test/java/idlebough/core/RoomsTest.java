@@ -9,7 +9,10 @@ import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** The order of the rooms is the order of the work: no room uses a later one, and the core knows no web and no database. */
+/**
+ * The order of the rooms is the order of the work: no room uses a later one, and the core knows no web and no
+ * database.
+ */
 class RoomsTest {
     private static final List<String> ORDER = List.of(
             "measure",

@@ -27,7 +27,10 @@ public final class Shipped {
         return Catalogue.shipped().crop(key);
     }
 
-    /** A pit that drains so fast in a 12-inch hole, mm/h, found in a rectangular one whose level falls from 40 to 20 cm. */
+    /**
+     * A pit that drains so fast in a 12-inch hole, mm/h, found in a rectangular one whose level falls from 40 to 20
+     * cm.
+     */
     public static SoilPit pit(double mmPerHour, Double ph, Texture texture) {
         TestHole hole = new TestHole.Box(0.3, 0.2);
         double hours = hole.infiltrated(0.4, 0.2) / (mmPerHour / 3000);

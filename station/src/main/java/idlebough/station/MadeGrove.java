@@ -24,7 +24,8 @@ import java.util.Optional;
 import java.util.Random;
 
 /**
- * A made-up large orchard on which speed is measured: two thousand trees of twelve varieties in rows, eight pits, a dozen
+ * A made-up large orchard on which speed is measured: two thousand trees of twelve varieties in rows, eight pits, a
+ * dozen
  * features, thirty winters. The same each time.
  */
 public final class MadeGrove {

@@ -17,7 +17,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A logger on a mast that is not there: a reading each half hour of made-up weather, with the faults that real ones have,
+ * A logger on a mast that is not there: a reading each half hour of made-up weather, with the faults that real ones
+ * have,
  * to be switched on and off.
  */
 public final class SimulatedLogger implements LiveStation {

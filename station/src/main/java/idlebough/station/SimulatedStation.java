@@ -13,7 +13,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * A weather station that is not there: serves made-up days behind the same port as a real one, with drop-outs where they
+ * A weather station that is not there: serves made-up days behind the same port as a real one, with drop-outs where
+ * they
  * are asked for.
  *
  * @param begin the day on which its record begins; the same begin and seed give the same days whatever is asked for

@@ -5,7 +5,8 @@ import java.util.List;
 
 /**
  * What a station says over the wire, pulled or pushed, as JSON: {@code {"station": "…", "readings": [{"at":
- * "2026-11-23T10:00:00Z", "celsius": 3.4, "humidity": 81, "wind": 2.1, "rain": 0.2, "watts": 120}]}}. Only {@code at} is
+ * "2026-11-23T10:00:00Z", "celsius": 3.4, "humidity": 81, "wind": 2.1, "rain": 0.2, "watts": 120}]}}. Only {@code at}
+ * is
  * always there.
  */
 public record StationMessage(String station, List<LiveReading> readings) {}

@@ -37,7 +37,8 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     /**
-     * Starts the server in a directory, making the data directory on the first start; joins one that already runs there.
+     * Starts the server in a directory, making the data directory on the first start; joins one that already runs
+     * there.
      *
      * @param home absolute, at most 80 characters (a socket's path may have 107)
      */
@@ -214,7 +215,9 @@ public final class PrivateMariaDb implements AutoCloseable {
         return Files.readString(file).strip();
     }
 
-    /** The pid of our server on this directory, or null; a pid file left by a crash is recognised by the command line. */
+    /**
+     * The pid of our server on this directory, or null; a pid file left by a crash is recognised by the command line.
+     */
     private static Long runningPid(Path home) throws IOException {
         Path file = home.resolve("run/mariadbd.pid");
         if (!Files.exists(file)) {
@@ -283,7 +286,8 @@ public final class PrivateMariaDb implements AutoCloseable {
         count.waitFor();
         if (!tables.strip().endsWith("\n0")) {
             throw new DatabaseTrouble(
-                    "The database is not empty; a backup is restored only into an empty one. Move its directory away first.",
+                    "The database is not empty; a backup is restored only into an empty one. Move its directory "
+                            + "away first.",
                     null);
         }
         Process load = new ProcessBuilder(

@@ -40,7 +40,8 @@ public record BoundaryFile(List<Geographic> ring, boolean walked, List<String> n
         return none(
                 file.length == 0
                         ? "This file is empty."
-                        : "This is neither GeoJSON nor GPX: the one begins with {, the other with <. Nothing was changed.");
+                        : "This is neither GeoJSON nor GPX: the one begins with {, the other with <. Nothing was "
+                                + "changed.");
     }
 
     private static BoundaryFile none(String complaint) {
@@ -74,8 +75,8 @@ public record BoundaryFile(List<Geographic> ring, boolean walked, List<String> n
             notes.add("The file has " + polygons.size() + " polygons; the first is taken as the boundary.");
         }
         if (rings.size() > 1) {
-            notes.add(
-                    "The polygon has a hole. A boundary has none, so the outer ring is taken; draw what lies in the hole as a feature.");
+            notes.add("The polygon has a hole. A boundary has none, so the outer ring is taken; draw what lies in "
+                    + "the hole as a feature.");
         }
         List<Geographic> ring = new ArrayList<>();
         for (JsonNode position : rings.path(0)) {
@@ -140,8 +141,8 @@ public record BoundaryFile(List<Geographic> ring, boolean walked, List<String> n
             while (xml.hasNext()) {
                 int event = xml.next();
                 if (event == XMLStreamConstants.DTD) {
-                    return none(
-                            "This file brings a document type of its own, which a GPX track never needs; it was not read.");
+                    return none("This file brings a document type of its own, which a GPX track never needs; it was "
+                            + "not read.");
                 }
                 if (event == XMLStreamConstants.START_ELEMENT) {
                     String name = xml.getLocalName().toLowerCase(Locale.ROOT);

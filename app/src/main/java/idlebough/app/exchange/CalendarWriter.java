@@ -13,7 +13,10 @@ import java.util.Date;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
-/** Writes the almanac as an iCalendar file (RFC 5545): whole days, the same identifier each time, so that loading again moves and does not double. */
+/**
+ * Writes the almanac as an iCalendar file (RFC 5545): whole days, the same identifier each time, so that loading again
+ * moves and does not double.
+ */
 @Component
 public class CalendarWriter {
     public String write(String orchardId, String orchard, List<Task> tasks, Reader say, Instant stamp) {

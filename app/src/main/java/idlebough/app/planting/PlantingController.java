@@ -70,7 +70,9 @@ public class PlantingController {
         this.printer = printer;
     }
 
-    /** One way as the page offers it. @param here the school that holds, @param own whether chosen for this tree alone */
+    /**
+     * One way as the page offers it. @param here the school that holds, @param own whether chosen for this tree alone
+     */
     public record Offered(Way way, Way.School here, boolean own) {}
 
     @GetMapping("/planting")

@@ -67,7 +67,8 @@ public class BoundaryController {
         if (file.getSize() > MOST) {
             fields.complain(
                     "file",
-                    "This file is larger than 20 MB; a boundary takes less than one. Look whether it is the right file. Nothing was changed.");
+                    "This file is larger than 20 MB; a boundary takes less than one. Look whether it is the "
+                            + "right file. Nothing was changed.");
         }
         if (fields.wrong()) {
             return "site/boundary";

@@ -39,7 +39,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /**
- * The drainage test, in the field: a clock that runs on the server's record of when the hole was filled, so a locked phone
+ * The drainage test, in the field: a clock that runs on the server's record of when the hole was filled, so a locked
+ * phone
  * or a closed page loses nothing; or readings typed afterwards.
  */
 @Controller
@@ -244,7 +245,8 @@ public class FillingController {
                 fields.complain(
                         "readings",
                         "Line " + line + ", “" + text.strip()
-                                + "”, is not a reading; write minutes and the distance down from the stick, like 60; 11.5.");
+                                + "”, is not a reading; write minutes and the distance down from the stick, like "
+                                + "60; 11.5.");
                 return List.of();
             }
             readings.add(new DrainageTest.Reading(minutes.value(), down.value()));
@@ -253,7 +255,8 @@ public class FillingController {
     }
 
     /**
-     * One reading from the field, with the moment at which it was taken. A phone that had no signal sends it later; sent
+     * One reading from the field, with the moment at which it was taken. A phone that had no signal sends it later;
+     * sent
      * twice it is stored once.
      *
      * @param taken milliseconds since 1970 by the phone

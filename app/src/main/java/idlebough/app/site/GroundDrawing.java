@@ -176,7 +176,10 @@ public final class GroundDrawing {
         return new Point(x, y);
     }
 
-    /** Rings of plan metres, x and y by turns, as one path; all turned the same way round, so that they add up when filled. */
+    /**
+     * Rings of plan metres, x and y by turns, as one path; all turned the same way round, so that they add up when
+     * filled.
+     */
     public static String rings(List<double[]> rings, Sheet sheet) {
         StringBuilder path = new StringBuilder();
         for (double[] ring : rings) {

@@ -9,7 +9,8 @@ import idlebough.core.site.TestHole;
 import java.util.List;
 
 /**
- * How the level falls in time: as read, as it would in this hole, and as the same soil would let it fall in a barrel and
+ * How the level falls in time: as read, as it would in this hole, and as the same soil would let it fall in a barrel
+ * and
  * in a V of the same width. Page units of a chart 560 wide and 300 high.
  *
  * @param hours the chart's width in time

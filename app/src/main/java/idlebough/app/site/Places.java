@@ -44,7 +44,8 @@ final class Places {
                 fields.complain(
                         name,
                         "Line " + line + ", “" + text.strip()
-                                + "”, is not a corner; write east and north of the origin with a semicolon between, like 12.5; 30.");
+                                + "”, is not a corner; write east and north of the origin with a semicolon "
+                                + "between, like 12.5; 30.");
                 return List.of();
             }
             points.add(new Point(x.value(), y.value()));
@@ -73,7 +74,9 @@ final class Places {
             fields.complain(
                     "corners",
                     "Corner " + (odd + 1)
-                            + " lies about three times as far out as the others. If it was measured in feet, write ft behind its figures; if it is right, tick that below and save again.");
+                            + " lies about three times as far out as the others. If it was measured in feet, "
+                            + "write ft behind its figures; if it is right, tick that below and save "
+                            + "again.");
         }
         return corners;
     }

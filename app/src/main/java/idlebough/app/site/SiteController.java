@@ -38,7 +38,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The spread of the ground: its figures and findings, and the plot with its layers; and the form of what is not drawn. */
+/**
+ * The spread of the ground: its figures and findings, and the plot with its layers; and the form of what is not drawn.
+ */
 @Controller
 @RequestMapping("/orchards/{orchard}/site")
 public class SiteController {

@@ -171,7 +171,8 @@ public class SurveyController {
                 fields.complain(
                         "tapes",
                         "Line " + number + ", “" + text.strip()
-                                + "”, is not a tape; write two corners and the length, like A B 12.35. Where the tape climbed, add a semicolon and the difference of height.");
+                                + "”, is not a tape; write two corners and the length, like A B 12.35. Where the "
+                                + "tape climbed, add a semicolon and the difference of height.");
                 return List.of();
             }
             if (Math.abs(drop.value()) >= length.value()) {

@@ -18,7 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The one door through which a plan changes. A change is a list of {@link Edit}s in one transaction: journaled row by row
+ * The one door through which a plan changes. A change is a list of {@link Edit}s in one transaction: journaled row by
+ * row
  * with from and to, undone as a whole, applied once whatever comes twice, and it tells which figures downstream moved.
  */
 @Service

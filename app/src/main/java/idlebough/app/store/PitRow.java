@@ -12,7 +12,8 @@ public record PitRow(
     public record Place(double x, double y) {}
 
     /**
-     * @param layers below the topsoil, as {@code bottom TEXTURE COLOUR mottled roots;…}, metres; {@code -} for no colour
+     * @param layers below the topsoil, as {@code bottom TEXTURE COLOUR mottled roots;…}, metres; {@code -} for no
+     * colour
      * @param jar heights after a minute, two hours and two days, as {@code sand silt all}; null when none was made
      */
     public record Soil(Texture texture, double topsoil, Double pan, String layers, SoilPit.Colour colour, String jar) {}

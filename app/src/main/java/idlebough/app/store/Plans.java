@@ -14,7 +14,8 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Opens plans. Membership is asked of the database on every call; what is kept between calls is what was committed at the
+ * Opens plans. Membership is asked of the database on every call; what is kept between calls is what was committed at
+ * the
  * orchard's newest revision, one for each orchard, bounded by weight. Requests that ask for one plan at once share it.
  */
 @Service

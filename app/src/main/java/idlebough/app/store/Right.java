@@ -4,7 +4,8 @@ import java.util.Arrays;
 import java.util.stream.Collectors;
 
 /**
- * What somebody may do in an orchard, and the one place that says who. Every statement takes one of these through {@code
+ * What somebody may do in an orchard, and the one place that says who. Every statement takes one of these through
+ * {@code
  * mapper/rights.xml}.
  */
 public enum Right {

@@ -108,7 +108,8 @@ public class Troubles {
         return say(
                 model,
                 "This file is larger than 40 MB.",
-                "Thirty years of daily temperatures, or a boundary, take far less; look whether it is the right file. Nothing was stored.");
+                "Thirty years of daily temperatures, or a boundary, take far less; look whether it is the right "
+                        + "file. Nothing was stored.");
     }
 
     @ExceptionHandler({HttpRequestMethodNotSupportedException.class, HttpMediaTypeNotSupportedException.class})

@@ -64,7 +64,9 @@ public class LiveService {
     /** @param kept how many were new and sound; doubted: new, kept and marked, or not to be placed */
     public record Taken(int kept, int doubted) {}
 
-    /** The moment after which a station's readings are still wanted: its last sound one, its last day, or not long ago. */
+    /**
+     * The moment after which a station's readings are still wanted: its last sound one, its last day, or not long ago.
+     */
     public Instant wanted(Scope scope, String station) {
         Instant last = live.lastSound(scope, station);
         if (last != null) {

@@ -188,7 +188,8 @@ public class WinterController {
     public record Frosts(FrostDates now, FrostDates then) {}
 
     /**
-     * What other winters would give: warmer ones, higher ground, another place for the trees. Every minimum and maximum is
+     * What other winters would give: warmer ones, higher ground, another place for the trees. Every minimum and
+     * maximum is
      * moved and everything computed anew.
      *
      * @param metres how much higher the trees stand than the station

@@ -29,7 +29,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** Every table of this room as CSV for other programs: points for decimals, ISO dates, °C, nothing where nothing is known. */
+/**
+ * Every table of this room as CSV for other programs: points for decimals, ISO dates, °C, nothing where nothing is
+ * known.
+ */
 @Controller
 @RequestMapping(path = "/orchards/{orchard}/winters", produces = "text/csv;charset=UTF-8")
 public class WinterTables {

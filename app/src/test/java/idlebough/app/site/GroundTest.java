@@ -148,16 +148,17 @@ class GroundTest {
                 text(polygon("[[9.4,42.3],[9.401,42.301],[9.401,42.3],[9.4,42.301],[9.4,42.3]]")));
         files.put(
                 "brings a document type of its own",
-                text(
-                        "<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><gpx><trk><trkseg><trkpt lat=\"1\" lon=\"1\">&x;</trkpt></trkseg></trk></gpx>"));
+                text("<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY x SYSTEM "
+                        + "\"file:///etc/passwd\">]><gpx><trk><trkseg><trkpt lat=\"1\" "
+                        + "lon=\"1\">&x;</trkpt></trkseg></trk></gpx>"));
         files.put("breaks off or is broken", text("{\"type\":\"Polygon\",\"coordinates\":[[[9.4"));
         files.put("neither GeoJSON nor GPX", text("PK\u0003\u0004 a spreadsheet"));
         files.put("This file is empty", new byte[0]);
         files.put("There is no polygon in this file", text("{\"type\":\"Point\",\"coordinates\":[9,42]}"));
         files.put(
                 "There are 2 track points",
-                text(
-                        "<gpx><trk><trkseg><trkpt lat=\"42\" lon=\"9\"/><trkpt lat=\"42\" lon=\"9.1\"/></trkseg></trk></gpx>"));
+                text("<gpx><trk><trkseg><trkpt lat=\"42\" lon=\"9\"/><trkpt lat=\"42\" "
+                        + "lon=\"9.1\"/></trkseg></trk></gpx>"));
         files.put("has no place", text("<gpx><trk><trkseg><trkpt lat=\"north\" lon=\"9\"/></trkseg></trk></gpx>"));
         files.put("but the orchard was described at 42.30", walk(200, -36.8, 171.2));
         files.put("lies beyond the polar circle", walk(200, 71, 25));
@@ -220,7 +221,7 @@ class GroundTest {
                 json.getBytes(StandardCharsets.UTF_8));
         Map<String, String> take = new HashMap<>();
         java.util.regex.Matcher hidden = java.util.regex.Pattern.compile(
-                        "name=\"(corners|latitude|longitude|tapes)\" value=\"([^\"]*)\"")
+                        "name=\"(corners|latitude|longitude|tapes)\"\\s+value=\"([^\"]*)\"")
                 .matcher(look.body());
         while (hidden.find()) {
             take.put(hidden.group(1), hidden.group(2).replace("&quot;", "\""));

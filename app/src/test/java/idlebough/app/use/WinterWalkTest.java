@@ -18,7 +18,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Records in, put right, watched and stopped; warmer winters; the springs with the grower's own dates. In a browser. */
+/**
+ * Records in, put right, watched and stopped; warmer winters; the springs with the grower's own dates. In a browser.
+ */
 @ExtendWith({Running.class, Browser.class})
 class WinterWalkTest {
     private static void ground(Page page, String name) {

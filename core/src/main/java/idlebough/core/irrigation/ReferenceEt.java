@@ -4,7 +4,8 @@ import idlebough.core.winter.SkyRadiation;
 
 /**
  * Reference evapotranspiration from temperatures alone, mm a day: Hargreaves & Samani (1985), with the extraterrestrial
- * radiation of FAO-56 (Allen et al. 1998). Good for means of five to ten days; high in humid places, low in windy dry ones.
+ * radiation of FAO-56 (Allen et al. 1998). Good for means of five to ten days; high in humid places, low in windy dry
+ * ones.
  */
 public final class ReferenceEt {
     private ReferenceEt() {}

@@ -23,7 +23,8 @@ public record Limit(double value, double halfWidth, Quantity quantity, Side side
     /**
      * How strictly a limit is meant.
      *
-     * @param meetingIsSound a value that just meets it is sound, though the bands touch: where the program or the grower
+     * @param meetingIsSound a value that just meets it is sound, though the bands touch: where the program or the
+     * grower
      *     chose the value to meet it, or where the source says “from here on”
      * @param neverStop the matter can be mended later, so it is doubtful at worst
      */

@@ -66,7 +66,9 @@ public record Rule(String id) {
             return this;
         }
 
-        /** Judged by its value; the sentences have {@code measured}, {@code band} and {@code limit} as arguments too. */
+        /**
+         * Judged by its value; the sentences have {@code measured}, {@code band} and {@code limit} as arguments too.
+         */
         public Finding judge(Measured measured, Limit limit) {
             arguments.putIfAbsent("measured", measured.amount());
             arguments.putIfAbsent("band", measured.band());

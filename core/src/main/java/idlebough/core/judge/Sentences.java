@@ -16,7 +16,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The sentences of a room, from {@code <room>/sentences.properties}; each {@code {name}} takes the argument of that name. */
+/**
+ * The sentences of a room, from {@code <room>/sentences.properties}; each {@code {name}} takes the argument of that
+ * name.
+ */
 public final class Sentences {
     private static final Pattern NAME = Pattern.compile("\\{(\\w+)}");
     private static final Map<String, Sentences> ROOMS = new ConcurrentHashMap<>();

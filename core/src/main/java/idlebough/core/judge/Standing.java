@@ -29,7 +29,8 @@ public enum Standing {
 
     /**
      * The one comparison of the whole program. The value and the limit are bands; when they do not touch, the matter is
-     * sound or a stop, and when they touch it is doubtful. What a limit says of meeting it and of the worst is part of the
+     * sound or a stop, and when they touch it is doubtful. What a limit says of meeting it and of the worst is part
+     * of the
      * limit.
      */
     public static Standing of(Measured measured, Limit limit) {

@@ -12,7 +12,8 @@ import idlebough.core.site.Point;
 import java.util.Optional;
 
 /**
- * How far a tree of a size must stand from what stands, hangs and lies on the ground. The judge of places and the filler
+ * How far a tree of a size must stand from what stands, hangs and lies on the ground. The judge of places and the
+ * filler
  * of a plot both ask here, so that the program never doubts a place that it chose itself.
  */
 public final class Clearance {

@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Crowns beside each other through the years: which comes nearest, how much room is left, when two touch. The nearest is
+ * Crowns beside each other through the years: which comes nearest, how much room is left, when two touch. The nearest
+ * is
  * found by an index over all trees.
  */
 public final class Crowns {

@@ -30,7 +30,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** The findings of this room: crowns that will meet, trees too near the boundary or off the plot, partners out of reach. */
+/**
+ * The findings of this room: crowns that will meet, trees too near the boundary or off the plot, partners out of
+ * reach.
+ */
 public final class LayoutRules {
     public static final Rule CROWDED = Rule.of("layout.crowded");
     public static final Rule BOUNDARY = Rule.of("layout.boundary");
@@ -176,7 +179,8 @@ public final class LayoutRules {
     }
 
     /**
-     * Is a tree's own place colder than the station in a way that matters? Empty on ordinary ground, where the variety's
+     * Is a tree's own place colder than the station in a way that matters? Empty on ordinary ground, where the
+     * variety's
      * own finding says it all.
      *
      * @param coldest night of the record, °C

@@ -88,7 +88,8 @@ public final class RowFill {
     }
 
     /**
-     * The fill that holds most trees among sixteen by sixteen positions of the lattice; the first of equals. With rows along the plot's
+     * The fill that holds most trees among sixteen by sixteen positions of the lattice; the first of equals. With
+     * rows along the plot's
      * longest side unless a bearing is given.
      */
     public static List<Place> best(

@@ -52,7 +52,10 @@ public record Display(UnitSystem system, Locale locale) {
         return format.format(rounded == 0 ? 0 : rounded).replace('\u2212', '-').replace("-", "\u2212");
     }
 
-    /** What belongs in an entry field: the plain figure, with an ASCII minus and no unit, enough decimals to lose nothing. */
+    /**
+     * What belongs in an entry field: the plain figure, with an ASCII minus and no unit, enough decimals to lose
+     * nothing.
+     */
     public String field(Double base, Quantity quantity) {
         if (base == null) {
             return "";

@@ -32,8 +32,10 @@ import java.util.Set;
  * One orchard through all ten stages, in the order of the work: the chain. Each stage is made of its own input and the
  * stages before it; what it answers is computed when it is first asked for, once.
  *
- * <p>{@link #with} keeps every stage whose inputs did not change, and inside a stage every tree whose inputs did not, so
- * that a drag in two thousand trees and a what-if are cheap. An evaluation never holds on to an earlier one. Thread-safe.
+ * <p>{@link #with} keeps every stage whose inputs did not change, and inside a stage every tree whose inputs did not,
+ * so
+ * that a drag in two thousand trees and a what-if are cheap. An evaluation never holds on to an earlier one.
+ * Thread-safe.
  */
 public final class Evaluation {
     private final Orchard orchard;

@@ -231,7 +231,10 @@ public record PlantingSection(
                 .orElse(false);
     }
 
-    /** Whole length of the stake, m: above ground by the stock, and a third of it buried (0.45 m at least, 0.6 in light soil). */
+    /**
+     * Whole length of the stake, m: above ground by the stock, and a third of it buried (0.45 m at least, 0.6 in light
+     * soil).
+     */
     public double stake() {
         double above = stakeAbove();
         boolean light = setting.texture().traits().settle() <= TABLE.value("stake-light-soil");

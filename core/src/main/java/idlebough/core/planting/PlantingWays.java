@@ -28,14 +28,16 @@ public final class PlantingWays {
                     new School(
                             "native",
                             "native soil only",
-                            "Roots must live in it; other fill makes a bathtub or a pot. Trials found little or no gain from amending.",
+                            "Roots must live in it; other fill makes a bathtub or a pot. Trials found little or "
+                                    + "no gain from amending.",
                             0),
                     new School("fifth", "a fifth compost", "Opens clay a little; more compost rots and sinks.", 0.2),
                     new School("third", "a third compost", "Holds water in sand; helps to establish.", 1.0 / 3),
                     new School(
                             "half",
                             "half compost",
-                            "Easy rooting at first in heavy red clay of warm places; expect it to sink. Never in a pit of clay that holds water.",
+                            "Easy rooting at first in heavy red clay of warm places; expect it to sink. Never in "
+                                    + "a pit of clay that holds water.",
                             0.5)),
             "native",
             "The trials lean this way, and nothing in it rots and sinks.");

@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A tree and the nearest tree of every variety that is looked at for it: all that its set depends on, since the best tree
+ * A tree and the nearest tree of every variety that is looked at for it: all that its set depends on, since the best
+ * tree
  * of a variety is the nearest one.
  *
  * @param nearest one for each variety

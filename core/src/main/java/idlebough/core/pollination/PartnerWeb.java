@@ -137,7 +137,8 @@ public final class PartnerWeb {
                         link.partner().label(),
                         Amount.of(link.score().value(), Quantity.SCORE)));
         return steps.step(
-                        "together 1 − the product of what each leaves undone = {}; each variety counts once, by its best"
+                        "together 1 − the product of what each leaves undone = {}; each variety counts once, by "
+                                + "its best"
                                 + " tree",
                         set)
                 .sensitive("Most sensitive to the best partner's bloom.")

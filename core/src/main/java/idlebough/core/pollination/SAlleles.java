@@ -4,7 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Gametophytic self-incompatibility of the rose family's fruits (de Nettancourt 1977): a pollen grain is refused when its
+ * Gametophytic self-incompatibility of the rose family's fruits (de Nettancourt 1977): a pollen grain is refused when
+ * its
  * one allele is among the pistil's, unless the donor's copy is a pollen-part mutant ({@code :P}) or the pistil's a
  * stylar-part mutant ({@code :S}). Directional. Not for polyploid plums and sour cherries.
  */

@@ -22,7 +22,8 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
  *
  * <p>How: walls, hedges, board fences and buildings are set on the surface as dams, a gate is a gap of
  * {@value #GATE} m; then the surface is filled from its rim inwards (priority flood, Barnes, Lehman & Mulla 2014).
- * What was filled is the depth of the pool. Limits: a pool's depth is what could stand there at most; wind mixes it away,
+ * What was filled is the depth of the pool. Limits: a pool's depth is what could stand there at most; wind mixes it
+ * away,
  * and a thin hedge leaks.
  *
  * @param west and south: the grid's corner, plan metres

@@ -59,7 +59,8 @@ public record DrainageRate(
     }
 
     /**
-     * The same readings if the walls were sealed by the spade and water left through the bottom alone: then the soil's own
+     * The same readings if the walls were sealed by the spade and water left through the bottom alone: then the
+     * soil's own
      * rate is the fall itself, mm/h in a 12-inch hole (water.md 2.2).
      */
     public double ifGlazed() {
@@ -73,7 +74,8 @@ public record DrainageRate(
                         "{} through bottom and walls alike, the shape of the hole taken out",
                         Amount.of(kMmPerHour, DRAINAGE))
                 .step(
-                        "× 3 = {}: the same soil in a hole of 12 by 12 inches, half full, for which the limits are written",
+                        "× 3 = {}: the same soil in a hole of 12 by 12 inches, half full, for which the limits "
+                                + "are written",
                         Amount.of(normalisedMmPerHour, DRAINAGE))
                 .step("give or take {}, from how far the readings agree", Amount.of(halfWidth, DRAINAGE))
                 .step("A full hole would be empty after {}", Amount.of(hoursToEmpty, HOURS))

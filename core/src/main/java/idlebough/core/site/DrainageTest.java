@@ -41,7 +41,10 @@ public record DrainageTest(
      */
     public record Sifted(List<Reading> used, List<Rejected> rejected) {}
 
-    /** Sets aside readings that cannot be: out of order in time, water rising, level above the stick or below the bottom. */
+    /**
+     * Sets aside readings that cannot be: out of order in time, water rising, level above the stick or below the
+     * bottom.
+     */
     public Sifted sift() {
         List<Reading> used = new ArrayList<>();
         List<Rejected> rejected = new ArrayList<>();

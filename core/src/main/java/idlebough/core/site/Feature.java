@@ -8,7 +8,8 @@ import org.locationtech.jts.geom.Geometry;
  *
  * @param id the caller's identifier
  * @param points one, the corners of a line, or the ring of an area without its end repeated; plan metres
- * @param height above the ground, m; of a line overhead the height of the wire; of a spot its level; null when not known
+ * @param height above the ground, m; of a line overhead the height of the wire; of a spot its level; null when not
+ * known
  * @param width of a path, hedge or wall, m; null for the usual one
  * @param crown diameter of a tree's crown, m; null when it is no tree
  * @param evergreen whether a tree or hedge keeps its leaves

@@ -12,10 +12,12 @@ import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealVector;
 
 /**
- * The lie of the ground: a plane through spot heights by least squares, and the bumps over it; or a fall and a direction
+ * The lie of the ground: a plane through spot heights by least squares, and the bumps over it; or a fall and a
+ * direction
  * as they were given.
  *
- * <p>Shadows and figures use the plane. Cold air uses {@link #height}, which adds to the plane what the spots stand above
+ * <p>Shadows and figures use the plane. Cold air uses {@link #height}, which adds to the plane what the spots stand
+ * above
  * or below it, weighted by the inverse square of their distance (Shepard 1968).
  *
  * @param east rise per metre to the plan's east

@@ -9,7 +9,8 @@ import java.util.LinkedHashSet;
 import java.util.Set;
 
 /**
- * The jar test: what settled after a minute is sand, after two hours silt, after a day or two clay. Volumes are read for
+ * The jar test: what settled after a minute is sand, after two hours silt, after a day or two clay. Volumes are read
+ * for
  * masses, so each share is good to ±{@value #DOUBT} points (common practice).
  *
  * @param sand height after 1 minute, any unit

@@ -5,7 +5,8 @@ package idlebough.core.site;
  * plan's rotation.
  *
  * <p>How: the radii of curvature of the WGS 84 ellipsoid at the origin (meridian M, prime vertical N; Torge 2001,
- * Geodesy, sec. 4.1), so a tangent plane. Over 2 km the error stays below 0.2 m; a plot is smaller. Longitudes are taken
+ * Geodesy, sec. 4.1), so a tangent plane. Over 2 km the error stays below 0.2 m; a plot is smaller. Longitudes are
+ * taken
  * the short way round, so a plot may lie across the date line.
  *
  * @param latitude of the origin, degrees, south negative

@@ -9,7 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How much warmer or colder the coldest nights are at a place than where the weather is measured. Practice figures, each
+ * How much warmer or colder the coldest nights are at a place than where the weather is measured. Practice figures,
+ * each
  * with how little is known of it; later rooms add it to the coldest night before they judge hardiness.
  *
  * @param parts what was found; empty on ordinary ground
@@ -22,7 +23,8 @@ public record Microclimate(List<Part> parts) {
     private static final double POOL_MOST = 4;
     private static final double NICHE = 2;
     private static final Source SOURCE = Source.practice(
-            "a sunny masonry wall warms by half to one hardiness zone; cold air stands 2 to 4 K below the slope above it");
+            "a sunny masonry wall warms by half to one hardiness zone; cold air stands 2 to 4 K below the slope "
+                    + "above it");
 
     /**
      * @param words what it is: “cold air 0.8 m deep”

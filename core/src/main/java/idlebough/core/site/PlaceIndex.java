@@ -12,7 +12,8 @@ import org.locationtech.jts.index.strtree.STRtree;
 /**
  * Finds the nearest of many things that stand at places.
  *
- * <p>How: a JTS STR-tree is asked for all that lies within a radius, which is doubled until nothing further off could be
+ * <p>How: a JTS STR-tree is asked for all that lies within a radius, which is doubled until nothing further off could
+ * be
  * nearer. Of equally near ones the first in the given order is taken, so the answer depends on nothing but the things.
  * Immutable and thread-safe.
  */

@@ -68,7 +68,8 @@ public final class Plot {
     }
 
     /**
-     * The corner that was perhaps read in feet and written as metres: about 3.28 times as far from the others' middle as
+     * The corner that was perhaps read in feet and written as metres: about 3.28 times as far from the others' middle
+     * as
      * they are in the mean. Its index, or null when none stands out so.
      */
     public static Integer oddCorner(List<Point> corners) {

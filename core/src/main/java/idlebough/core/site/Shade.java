@@ -10,7 +10,8 @@ import org.locationtech.jts.geom.Envelope;
  *
  * <p>What: a building, wall, fence or hedge is a straight-sided block over its footprint, flat on top; a tree is a
  * spheroid on a bare stem of a quarter of its height. Ground is taken as a plane. How: the shadow of a block is its
- * footprint, its footprint moved along the shadow, and the strips that its edges sweep; that of a spheroid is an ellipse.
+ * footprint, its footprint moved along the shadow, and the strips that its edges sweep; that of a spheroid is an
+ * ellipse.
  * Limits: roofs have no ridge, eaves do not overhang, and ground beyond the plot falls as the plot does.
  *
  * @param casts one for each feature that throws a shadow now

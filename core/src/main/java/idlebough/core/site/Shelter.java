@@ -12,8 +12,10 @@ import org.locationtech.jts.geom.Geometry;
  * How much of a wind reaches a place, 1 in the open: what hedges and walls upwind leave of it, by their distance in
  * multiples of their height.
  *
- * <p>Figures: open windbreaks (hedges, trees in line) and closed ones (walls, buildings), after Caborn 1957 and Heisler &
- * DeWalle 1988 as they circulate in extension sheets; from memory, fair. Shelter is of speed at 1 to 2 m above the ground.
+ * <p>Figures: open windbreaks (hedges, trees in line) and closed ones (walls, buildings), after Caborn 1957 and
+ * Heisler &
+ * DeWalle 1988 as they circulate in extension sheets; from memory, fair. Shelter is of speed at 1 to 2 m above the
+ * ground.
  *
  */
 public final class Shelter {

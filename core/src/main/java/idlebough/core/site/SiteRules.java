@@ -33,7 +33,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 
-/** The findings of pits: does this soil let the water away fast enough for this crop, and are pH, salt and depth right. */
+/**
+ * The findings of pits: does this soil let the water away fast enough for this crop, and are pH, salt and depth right.
+ */
 public final class SiteRules {
     public static final Rule DRAINAGE_RULE = Rule.of("site.drainage");
     public static final Rule PH_RULE = Rule.of("site.ph");
@@ -51,7 +53,8 @@ public final class SiteRules {
     private SiteRules() {}
 
     /**
-     * All that a pit says for the crops for which it speaks. What is the same for all of them is said once: the pan, and
+     * All that a pit says for the crops for which it speaks. What is the same for all of them is said once: the pan,
+     * and
      * wet ground for the crop that stands it worst.
      */
     public static List<Finding> judge(SoilPit pit, Collection<Crop> crops) {
@@ -139,7 +142,10 @@ public final class SiteRules {
         return Measured.of(metres, TABLE.value("depth-reading"), SHORT_LENGTH);
     }
 
-    /** Is the soil too salty? Empty when it was not measured or the crop's threshold is not known (Maas & Hoffman 1977). */
+    /**
+     * Is the soil too salty? Empty when it was not measured or the crop's threshold is not known (Maas & Hoffman
+     * 1977).
+     */
     public static Optional<Finding> salt(SoilPit pit, Crop crop) {
         CSVRecord row = SALT.get(crop.key());
         Double salt = pit.profile().salt();

@@ -115,7 +115,10 @@ public record SoilPit(
         this(id, label, place, texture, topsoil, pan, ph, test == null ? List.of() : List.of(test), Profile.UNSEEN);
     }
 
-    /** The test that is judged: where water entered, else the slowest (three holes, the slowest counts), else the first; null without. */
+    /**
+     * The test that is judged: where water entered, else the slowest (three holes, the slowest counts), else the
+     * first; null without.
+     */
     public DrainageTest test() {
         return tests.stream()
                 .filter(DrainageTest::waterEntered)

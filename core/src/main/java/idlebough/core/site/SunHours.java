@@ -28,7 +28,8 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
     }
 
     /**
-     * For many places at once. Each moment's shadows are cast once, and only the places within a shadow's reach from south
+     * For many places at once. Each moment's shadows are cast once, and only the places within a shadow's reach from
+     * south
      * to north are looked at.
      */
     public static List<SunHours> at(
@@ -113,7 +114,10 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
         return mean(open, year.season());
     }
 
-    /** What is not known: shapes of roofs and crowns, leaves, ground beyond; a tenth of what is in shade, and of the rest a twentieth. */
+    /**
+     * What is not known: shapes of roofs and crowns, leaves, ground beyond; a tenth of what is in shade, and of the
+     * rest a twentieth.
+     */
     public double halfWidth() {
         return 0.05 * season() + 0.1 * (seasonInTheOpen() - season());
     }
@@ -125,8 +129,8 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
     public Working working() {
         Working.Builder working = Working.of("How {} a day comes about", Amount.of(season(), HOURS))
                 .step("The sun’s place every {} minutes of the middle day of each month", Amount.count(SunYear.STEP))
-                .step(
-                        "counted where no building, wall, hedge or crown stands before it and the slope does not face away");
+                .step("counted where no building, wall, hedge or crown stands before it and the slope does not "
+                        + "face away");
         for (int month : year.season()) {
             working.step(
                     "{}: {} of {}",

@@ -11,7 +11,8 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 /**
  * Hours of direct sun over the whole plot, on a grid.
  *
- * <p>How: for each step of {@link SunYear} every shadow is filled into the grid line by line; a cell counts the share of
+ * <p>How: for each step of {@link SunYear} every shadow is filled into the grid line by line; a cell counts the share
+ * of
  * light that its middle still gets. Two shadows over one cell take their shares one after the other; the overlapping
  * patches of one shadow count once.
  *

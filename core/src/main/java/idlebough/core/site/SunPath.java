@@ -9,7 +9,8 @@ import org.shredzone.commons.suncalc.SunPosition;
 import org.shredzone.commons.suncalc.SunTimes;
 
 /**
- * Where the sun stands, by a known library (Montenbruck & Pfleger 2000 through commons-suncalc), and what its shadow does.
+ * Where the sun stands, by a known library (Montenbruck & Pfleger 2000 through commons-suncalc), and what its shadow
+ * does.
  * Azimuths are true, clockwise from north.
  */
 public final class SunPath {

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * The sun over one latitude: a middle day of each month, in steps of five minutes round its noon. Everything that counts
+ * The sun over one latitude: a middle day of each month, in steps of five minutes round its noon. Everything that
+ * counts
  * hours of sun counts over these.
  *
- * <p>The day is the one on which the sun's ecliptic longitude is 264° + 30° × the month's number, between the 13th and the
+ * <p>The day is the one on which the sun's ecliptic longitude is 264° + 30° × the month's number, between the 13th
+ * and the
  * 17th: so each month and the month half a year on have the same sun, mirrored.
  *
  * @param latitude degrees, south negative

@@ -27,7 +27,8 @@ import org.hipparchus.util.Pair;
  * squares (Levenberg–Marquardt). With two spare tapes or more, each is left out in turn; when the rest then agree, that
  * tape is the doubtful one (the idea of Baarda 1968). Limits: up to {@value #MOST} corners.
  *
- * @param corners in the order of the ring, first corner at the origin and the first side along +x; empty with a complaint
+ * @param corners in the order of the ring, first corner at the origin and the first side along +x; empty with a
+ * complaint
  * @param lines each tape as read and as the corners now stand
  * @param spare tapes more than were needed; with none nothing checks anything
  * @param misclosure root of the mean square by which the tapes disagree, over the spare ones, m; 0 without spare tapes
@@ -108,8 +109,8 @@ public record TapeSurvey(
         Solver solver = new Solver(ring, tapes, clockwise);
         Point[] corners = solver.solve(-1);
         if (corners == null) {
-            return none(
-                    "These tapes do not fix every corner: each needs two tapes to corners that are fixed already, so measure one more diagonal.");
+            return none("These tapes do not fix every corner: each needs two tapes to corners that are fixed "
+                    + "already, so measure one more diagonal.");
         }
         int spare = tapes.size() - (2 * ring.size() - 3);
         double squares = solver.squares(corners, -1);

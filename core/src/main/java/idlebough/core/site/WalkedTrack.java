@@ -19,7 +19,8 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, St
 
     /**
      * @param track in the order walked, plan metres
-     * @param tolerance corners that stand less than this off the line between their neighbours are left out, m (Douglas &
+     * @param tolerance corners that stand less than this off the line between their neighbours are left out, m
+     * (Douglas &
      *     Peucker 1973)
      */
     public static WalkedTrack of(List<Point> track, double tolerance) {

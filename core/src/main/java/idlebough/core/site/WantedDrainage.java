@@ -13,7 +13,10 @@ import idlebough.core.measure.Quantity;
  */
 public final class WantedDrainage {
     private static final RuleTable TABLE = RuleTable.of("site");
-    /** Ranks of wet feet: up to this one stands them well, the next is in the middle, from the one after they are tender. */
+    /**
+     * Ranks of wet feet: up to this one stands them well, the next is in the middle, from the one after they are
+     * tender.
+     */
     private static final int HARDY = 2;
 
     private static final int MIDDLE = 3;

@@ -1,7 +1,8 @@
 package idlebough.core.site;
 
 /**
- * What a soil holds and lets through, from its texture (Saxton & Rawls 2006, SSSAJ 70:1569; valid to about 60 % clay and
+ * What a soil holds and lets through, from its texture (Saxton & Rawls 2006, SSSAJ 70:1569; valid to about 60 % clay
+ * and
  * 8 % organic matter).
  *
  * @param wilting point at 1500 kPa, m³/m³

@@ -11,7 +11,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What can be done about the water in the ground for one crop at one pit, mildest first (practice section 2), with which
+ * What can be done about the water in the ground for one crop at one pit, mildest first (practice section 2), with
+ * which
  * of it is enough.
  *
  * @param needed height by which the roots must be lifted, m; 0 when they need not
@@ -159,21 +160,23 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
         }
         if (needed > 0 || stands) {
             FrenchDrain drain = FrenchDrain.usual(20, 1);
-            ways.add(
-                    plain(
-                            Kind.DRAIN,
-                            false,
-                            null,
-                            Phrase.of(
-                                    "A drain uphill of the trees: 100 mm pipe in stone at a fall of 1 in 100; {} need a drop of {} and {} of washed stone, and carry {} when full. Parallel drains about {} apart.",
-                                    Amount.metres(20),
-                                    Amount.cm(drain.drop()),
-                                    Amount.of(1000 * drain.gravel(), EARTH),
-                                    Amount.of(60 * drain.fullFlow(), idlebough.core.measure.Quantity.FLOW),
-                                    Amount.metres(spacing(pit))),
-                            "6 months",
-                            "as usual once it drains",
-                            "Never near foundations without a professional; outlets and ditches are under local code; locate services before you dig."));
+            ways.add(plain(
+                    Kind.DRAIN,
+                    false,
+                    null,
+                    Phrase.of(
+                            "A drain uphill of the trees: 100 mm pipe in stone at a fall of 1 in 100; {} "
+                                    + "need a drop of {} and {} of washed stone, and carry {} when "
+                                    + "full. Parallel drains about {} apart.",
+                            Amount.metres(20),
+                            Amount.cm(drain.drop()),
+                            Amount.of(1000 * drain.gravel(), EARTH),
+                            Amount.of(60 * drain.fullFlow(), idlebough.core.measure.Quantity.FLOW),
+                            Amount.metres(spacing(pit))),
+                    "6 months",
+                    "as usual once it drains",
+                    "Never near foundations without a professional; outlets and ditches are under local "
+                            + "code; locate services before you dig."));
             ways.add(plain(
                     Kind.ELSEWHERE,
                     true,
@@ -199,7 +202,8 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
                 mound.placed(),
                 Barrows.of(mound.placed(), pit.texture().traits().swell()),
                 Phrase.of(
-                        "A mound {} high after settling, flat top {} across, sides {} to 1, of soil like your own; loosen the ground under it.",
+                        "A mound {} high after settling, flat top {} across, sides {} to 1, of soil like your "
+                                + "own; loosen the ground under it.",
                         Amount.cm(mound.height()),
                         Amount.metres(MOUND_TOP),
                         Amount.count(RUN)),
@@ -246,7 +250,10 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
         return Math.max(slow, high);
     }
 
-    /** Hooghoudt for the pit's own rate: drains 0.9 m deep, water kept 0.6 m below the surface, 7 mm a day (common design). */
+    /**
+     * Hooghoudt for the pit's own rate: drains 0.9 m deep, water kept 0.6 m below the surface, 7 mm a day (common
+     * design).
+     */
     private static double spacing(SoilPit pit) {
         double k = pit.rate() == null ? 0.1 : Math.max(0.02, pit.rate().kMmPerHour() * 24 / 1000);
         return FrenchDrain.spacing(k, 0.5, 0.3, 0.007);

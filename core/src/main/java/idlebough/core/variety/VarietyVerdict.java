@@ -42,7 +42,8 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
     private static final double MOST_UNKNOWN = 0.5;
 
     /**
-     * @param pits of the site, may be empty; the variety is judged by the one that suits it best, since it may be planted there
+     * @param pits of the site, may be empty; the variety is judged by the one that suits it best, since it may be
+     * planted there
      */
     public static VarietyVerdict of(Variety known, WinterLedger winters, List<SoilPit> pits) {
         // A need known only in hours is a grade less sure in mild places, where hours mislead (project choice).
@@ -108,7 +109,8 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
     }
 
     /**
-     * What is not known of the share of winters that satisfy a need: the need's own uncertainty carried into winters, the
+     * What is not known of the share of winters that satisfy a need: the need's own uncertainty carried into winters,
+     * the
      * shortness of the record, and for synthetic winters a degree by which they may be off as a whole.
      *
      * <p>A share of 1 cannot be told apart from 0.9 by a short record alone; when the need at its highest is met every

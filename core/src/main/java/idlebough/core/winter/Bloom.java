@@ -5,8 +5,10 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 
 /**
- * When a variety blooms in one spring, by the sequential model: chill from the season's start until its need is met, then
- * heat from the next hour until its need is met (winter.md 4; Anderson et al. 1986 for the heat). A date is good to ±5 to
+ * When a variety blooms in one spring, by the sequential model: chill from the season's start until its need is met,
+ * then
+ * heat from the next hour until its need is met (winter.md 4; Anderson et al. 1986 for the heat). A date is good to
+ * ±5 to
  * 7 days (common practice), never to the hour.
  *
  * @param chillMet null when the chill was never met; then nothing else is known
@@ -71,7 +73,10 @@ public record Bloom(
         return new Bloom(year, hours.at(met), chill.total(), hours.at(full), atFull, begins, ends, hours, heatNeed);
     }
 
-    /** Heat from the hour after the chill was met to noon of a day, °C·h; null when the day is before it or beyond the window. */
+    /**
+     * Heat from the hour after the chill was met to noon of a day, °C·h; null when the day is before it or beyond the
+     * window.
+     */
     public Double heatUntil(LocalDate day) {
         if (chillMet == null || !day.atTime(12, 0).isAfter(chillMet)) {
             return null;

@@ -7,8 +7,10 @@ package idlebough.core.winter;
  *
  * <p>The first hour is integrated from an empty state. 273 and not 273.15: the constant 277 K means 4 °C.
  *
- * <p>The two exponentials of every hour are looked up at tenths of a degree and carried between them by a cubic with the
- * right slopes, a season’s portions within 1e−7 of the formula’s (a test holds this); readings in tenths fall on the tenths themselves.
+ * <p>The two exponentials of every hour are looked up at tenths of a degree and carried between them by a cubic with
+ * the
+ * right slopes, a season’s portions within 1e−7 of the formula’s (a test holds this); readings in tenths fall on the
+ * tenths themselves.
  */
 final class DynamicChill implements ChillState {
     private static final double E0 = 4153.5;

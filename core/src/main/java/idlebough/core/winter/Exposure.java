@@ -3,7 +3,8 @@ package idlebough.core.winter;
 import java.util.Arrays;
 
 /**
- * How much warmer or colder the nights are where the trees stand than at the station's screen. Stated practice, of clear
+ * How much warmer or colder the nights are where the trees stand than at the station's screen. Stated practice, of
+ * clear
  * calm nights, when frost falls (winter.md 6); each is the middle of what is told.
  */
 public enum Exposure {

@@ -13,7 +13,8 @@ import java.util.List;
 
 /**
  * The last frost of spring and the first of autumn, and how often: of freeze years from 1 August to 31 July (south 1
- * February to 31 January). Chance of frost after a date = share of years with any × (1 − F) (Thom 1959, Mon. Weather Rev.
+ * February to 31 January). Chance of frost after a date = share of years with any × (1 − F) (Thom 1959, Mon. Weather
+ * Rev.
  * 87:136–144), F empirical, type 7.
  *
  * @param threshold °C; a night at or below it counts

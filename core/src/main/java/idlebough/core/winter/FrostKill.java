@@ -12,7 +12,8 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * What a frosty night does to buds and blossom: the temperatures that kill a tenth and nine tenths at each stage, from
- * {@code winter/critical.csv} (Washington State University circulars by Ballard, Proebsting & Tukey; from memory, fair).
+ * {@code winter/critical.csv} (Washington State University circulars by Ballard, Proebsting & Tukey; from memory,
+ * fair).
  */
 public final class FrostKill {
     private static final Map<String, List<Stage>> BY_CROP = read();

@@ -29,7 +29,8 @@ import org.apache.commons.csv.CSVRecord;
  */
 final class HourRows extends TableRows {
     private static final Pattern CLOCK = Pattern.compile(
-            "[T ,;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}(?::?\\d{2})?)?|\\d{8}(\\d{2})(\\d{2})?");
+            "[T "
+                    + ",;]+(\\d{1,2})[:.h](\\d{2})(?:[:.]\\d{2}(?:\\.\\d+)?)?\\s*([AaPp])?[Mm]?\\s*(Z|[+-]\\d{2}(?::?\\d{2})?)?|\\d{8}(\\d{2})(\\d{2})?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(?::\\d{2})?\\s*([AaPp])?[Mm]?");
     /** Seconds, or milliseconds, since 1970; ten digits that are no year, month, day and hour. */
     private static final Pattern EPOCH = Pattern.compile("\\d{10}|\\d{13}");
@@ -207,7 +208,8 @@ final class HourRows extends TableRows {
             warnings.add(new Warning(
                     0,
                     broken + (broken == 1 ? " day has" : " days have")
-                            + " an hour missing and are missing days; each whole day gave its hours and its lowest and highest reading",
+                            + " an hour missing and are missing days; each whole day gave its hours and its "
+                            + "lowest and highest reading",
                     false));
         }
         return new WeatherFile.Reading(

@@ -1,7 +1,8 @@
 package idlebough.core.winter;
 
 /**
- * Hours with 0 ≤ T ≤ 7.2 °C (45 °F), both edges included (Weinberger 1950, Proc. ASHS 56:122–128; the floor at 0 °C is the
+ * Hours with 0 ≤ T ≤ 7.2 °C (45 °F), both edges included (Weinberger 1950, Proc. ASHS 56:122–128; the floor at 0 °C
+ * is the
  * commoner modern reading). Edges carry a tolerance of 1e−9, since data in tenths often hit them exactly.
  */
 final class HoursChill implements ChillState {

@@ -1,7 +1,8 @@
 package idlebough.core.winter;
 
 /**
- * How much colder it is higher up: 6.5 K in a kilometre (ICAO standard atmosphere). A mean over days and seasons; on clear
+ * How much colder it is higher up: 6.5 K in a kilometre (ICAO standard atmosphere). A mean over days and seasons; on
+ * clear
  * nights a valley may be the colder place.
  */
 public final class Lapse {

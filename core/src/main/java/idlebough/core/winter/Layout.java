@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /**
- * How a weather table is laid out: which character parts its cells, where its headings stand, what each column holds and
+ * How a weather table is laid out: which character parts its cells, where its headings stand, what each column holds
+ * and
  * in which unit, how its dates are written.
  *
  * <p>How it is found: of the first thirty lines, the one with the most headings that are known; when none is, the first

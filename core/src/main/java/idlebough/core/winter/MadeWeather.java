@@ -11,7 +11,8 @@ import java.util.Random;
  * Made-up whole days round the temperatures of a {@link WeatherGenerator}: wet and dry days that follow each other as a
  * chain, rain, humidity, wind, radiation, sunshine. The same seed gives the same days. For demonstrations and tests.
  *
- * <p>How: a day is wetter after a wet one and when its range is narrow (first-order chain, Richardson 1981, Water Resour.
+ * <p>How: a day is wetter after a wet one and when its range is narrow (first-order chain, Richardson 1981, Water
+ * Resour.
  * Res. 17:182–190, from memory); the amount is exponential; radiation follows the range; the dew point lies near the
  * minimum; wind persists.
  *

@@ -6,12 +6,16 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Thirty made winters from twelve monthly means of minimum and maximum, as any almanac has them: a stand-in until a record
+ * Thirty made winters from twelve monthly means of minimum and maximum, as any almanac has them: a stand-in until a
+ * record
  * is found.
  *
- * <p>How: straight lines between the middles of the months, and on them one anomaly for minimum and maximum that persists
- * from day to day (first-order autoregression, 0.7) and a smaller one from winter to winter. Its spread is fitted to the
- * extreme low when that is known, else 3 K. The same input gives the same days. What it cannot know is how uneven the real
+ * <p>How: straight lines between the middles of the months, and on them one anomaly for minimum and maximum that
+ * persists
+ * from day to day (first-order autoregression, 0.7) and a smaller one from winter to winter. Its spread is fitted to
+ * the
+ * extreme low when that is known, else 3 K. The same input gives the same days. What it cannot know is how uneven the
+ * real
  * winters are.
  *
  * @param minima and maxima: January first, °C

@@ -39,7 +39,9 @@ public record SafeChill(
                 sorted);
     }
 
-    /** Greatest rank whose order statistic lies at or below the true 10th percentile with this confidence; 0 for none. */
+    /**
+     * Greatest rank whose order statistic lies at or below the true 10th percentile with this confidence; 0 for none.
+     */
     static int rankBelow(int n, double confidence) {
         double tail = 1;
         double term = Math.pow(1 - SHARE, n);
@@ -56,7 +58,8 @@ public record SafeChill(
     }
 
     /**
-     * Between which levels the true one lies, each bound with 90 % confidence, if the winters scatter normally: it widens
+     * Between which levels the true one lies, each bound with 90 % confidence, if the winters scatter normally: it
+     * widens
      * honestly when they are few, and says nothing with one.
      *
      * @param low and high: NaN with fewer than two winters
@@ -130,7 +133,8 @@ public record SafeChill(
         if (!Double.isNaN(interval.low())) {
             double mean = Arrays.stream(totals).average().orElseThrow();
             steps.step(
-                    "if they scatter normally about {}, the level of nine in ten lies between {} and {}, each with 90 % confidence: a tolerance limit for {} winters (Natrella 1963)",
+                    "if they scatter normally about {}, the level of nine in ten lies between {} and {}, each "
+                            + "with 90 % confidence: a tolerance limit for {} winters (Natrella 1963)",
                     Amount.of(mean, DECIMAL),
                     Amount.of(interval.low(), DECIMAL),
                     Amount.of(interval.high(), DECIMAL),
@@ -138,7 +142,8 @@ public record SafeChill(
         }
         if (trend != null) {
             steps.step(
-                    "a straight line through the years by least squares moves it by {} in ten years, give or take {}, twice the standard error",
+                    "a straight line through the years by least squares moves it by {} in ten years, give or "
+                            + "take {}, twice the standard error",
                     Amount.of(10 * trend.perYear(), DECIMAL),
                     Amount.of(10 * trend.halfWidth(), DECIMAL));
         }

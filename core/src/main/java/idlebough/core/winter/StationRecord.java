@@ -205,7 +205,8 @@ public final class StationRecord {
     }
 
     /**
-     * As it would be where the nights are other: a minimum takes the whole correction, a maximum none, and the hours of a
+     * As it would be where the nights are other: a minimum takes the whole correction, a maximum none, and the hours
+     * of a
      * day between them a share. A minimum is never raised above its maximum.
      */
     public StationRecord at(Exposure exposure) {

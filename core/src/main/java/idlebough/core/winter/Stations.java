@@ -12,7 +12,8 @@ import java.util.TreeMap;
  *
  * <p>How: each station's days are corrected by its offset to the orchard; the first station goes first. A day that it
  * lacks comes from the next one that has it, with the mean difference of the minima and of the maxima over the days of
- * the same month that both have, when these are thirty or more; with the offset alone when they are fewer. Such days are
+ * the same month that both have, when these are thirty or more; with the offset alone when they are fewer. Such days
+ * are
  * marked as a neighbour's. Source: winter.md 1.3, common practice.
  */
 public final class Stations {

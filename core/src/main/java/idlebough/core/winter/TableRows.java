@@ -13,7 +13,8 @@ import java.util.TreeMap;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * What the rows of days and the rows of single readings have in common: a first look at all of them settles the order of
+ * What the rows of days and the rows of single readings have in common: a first look at all of them settles the order
+ * of
  * the dates and the unit of the temperatures, then each is taken.
  */
 abstract class TableRows implements WeatherFile.Rows {

@@ -3,7 +3,8 @@ package idlebough.core.winter;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * What each temperature counts in a model of steps, looked up by tenths of a degree: all edges of the published tables are
+ * What each temperature counts in a model of steps, looked up by tenths of a degree: all edges of the published
+ * tables are
  * tenths, and a look-up without branches is several times as fast as comparing. Edges carry a tolerance of 1e−9, since
  * data in tenths often hit them exactly.
  */
@@ -19,14 +20,18 @@ final class UnitTable {
     static final UnitTable FROM_NOUGHT = from(t -> t >= 0 ? 1 : 0);
 
     /**
-     * Utah units (Richardson, Seeley & Walker 1974, HortScience 9:331–332), each upper edge included: 1.4 → 0, 2.4 → ½, 9.1
-     * → 1, 12.4 → ½, 15.9 → 0, 18.0 → −½, above → −1. The total may fall, and a winter may end below nought: then the model
+     * Utah units (Richardson, Seeley & Walker 1974, HortScience 9:331–332), each upper edge included: 1.4 → 0, 2.4 →
+     * ½, 9.1
+     * → 1, 12.4 → ½, 15.9 → 0, 18.0 → −½, above → −1. The total may fall, and a winter may end below nought: then the
+     * model
      * does not apply.
      */
     static final UnitTable UTAH = upTo(t ->
             t <= 1.4 ? 0 : t <= 2.4 ? 0.5 : t <= 9.1 ? 1 : t <= 12.4 ? 0.5 : t <= 15.9 ? 0 : t <= 18.0 ? -0.5 : -1);
 
-    /** North Carolina units, each lower edge included (Shaltout & Unrath 1983, JASHS 108:957–961; from memory, fair). */
+    /**
+     * North Carolina units, each lower edge included (Shaltout & Unrath 1983, JASHS 108:957–961; from memory, fair).
+     */
     static final UnitTable CAROLINA = from(t -> t >= 23.3
             ? -2
             : t >= 22.1
@@ -35,7 +40,10 @@ final class UnitTable {
                             ? -1
                             : t >= 19.0 ? -0.5 : t >= 16.5 ? 0 : t >= 13.0 ? 0.5 : t >= 7.2 ? 1 : t >= 1.6 ? 0.5 : 0);
 
-    /** For low-chill peaches, each lower edge included (Gilreath & Buchanan 1981, JASHS 106:426–429; from memory, fair). */
+    /**
+     * For low-chill peaches, each lower edge included (Gilreath & Buchanan 1981, JASHS 106:426–429; from memory,
+     * fair).
+     */
     static final UnitTable LOW_CHILL = from(t ->
             t >= 21.5 ? -1 : t >= 19.5 ? -0.5 : t >= 17.0 ? 0 : t >= 14.0 ? 0.5 : t >= 8.0 ? 1 : t >= 1.8 ? 0.5 : 0);
 

@@ -8,7 +8,8 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * Utah units from their own start: counted from the moment after the largest negative accumulation in autumn (Richardson,
+ * Utah units from their own start: counted from the moment after the largest negative accumulation in autumn
+ * (Richardson,
  * Seeley & Walker 1974, HortScience 9:331–332).
  *
  * <p>How: the running sum from 1 September (south 1 March), the nought before the first hour included, has its least

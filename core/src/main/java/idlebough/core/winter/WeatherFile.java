@@ -18,10 +18,12 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads a text table of days ({@link DayRows}) or of single readings ({@link HourRows}) in any sane shape, or a file of
- * the public daily archive ({@link GhcnFile}), and says how it understood it before anything is stored. Rows that cannot
+ * the public daily archive ({@link GhcnFile}), and says how it understood it before anything is stored. Rows that
+ * cannot
  * be are left out and named with line and reason; nothing is mended in silence.
  *
- * <p>Detected: delimiter, headings in several languages, decimal comma, units by heading or by size, ISO and local dates
+ * <p>Detected: delimiter, headings in several languages, decimal comma, units by heading or by size, ISO and local
+ * dates
  * by the values that occur ({@link Layout}). All of it can be corrected by a {@link Wish}.
  */
 public final class WeatherFile {
@@ -136,11 +138,13 @@ public final class WeatherFile {
         Layout layout = Layout.of(top(text), wish);
         if (layout == null) {
             return Reading.failed(
-                    "No header row with a date, a minimum and a maximum was found, nor one with a time and a temperature; name the columns date, tmin and tmax, or time and temperature.");
+                    "No header row with a date, a minimum and a maximum was found, nor one with a time and a "
+                            + "temperature; name the columns date, tmin and tmax, or time and temperature.");
         }
         if (!layout.isReadable()) {
             return Reading.failed(
-                    "This is a table, but it does not say which column is the date, and which the minimum and the maximum or the temperature.",
+                    "This is a table, but it does not say which column is the date, and which the minimum and "
+                            + "the maximum or the temperature.",
                     layout);
         }
         try {

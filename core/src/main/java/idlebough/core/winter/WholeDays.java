@@ -14,7 +14,8 @@ import java.util.NavigableMap;
 import java.util.TreeMap;
 
 /**
- * Days from single readings: each day whose 24 hours are all known gives them, and its lowest and highest reading; a day
+ * Days from single readings: each day whose 24 hours are all known gives them, and its lowest and highest reading; a
+ * day
  * with an hour missing is no day. Hours are of local standard time.
  *
  * @param hours 24 temperatures of each of the days, °C
@@ -79,7 +80,9 @@ public record WholeDays(List<DailyExtremes> days, Map<LocalDate, double[]> hours
         return LocalDateTime.ofInstant(reading.at(), zone.getRules().getStandardOffset(reading.at()));
     }
 
-    /** What the same readings say beside the temperature of these days: rain summed, radiation by time, the rest meant. */
+    /**
+     * What the same readings say beside the temperature of these days: rain summed, radiation by time, the rest meant.
+     */
     public static List<DayWeather> beside(List<LiveReading> readings, List<DailyExtremes> days, ZoneId zone) {
         Map<LocalDate, List<LiveReading>> byDay = new TreeMap<>();
         readings.forEach(

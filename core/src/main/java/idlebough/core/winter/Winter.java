@@ -35,7 +35,8 @@ public record Winter(
     }
 
     /**
-     * How this winter's total comes about: its days and where they are from, and how far it was at the end of each month.
+     * How this winter's total comes about: its days and where they are from, and how far it was at the end of each
+     * month.
      *
      * @throws IllegalStateException when it was left out
      */

@@ -19,7 +19,9 @@ public final class WinterWays {
                     new School(
                             "own",
                             "from the turn of each autumn",
-                            "As its authors meant it: from the hour after the running sum was lowest, so that warm autumn days are not held against the winter. Needs found so are valid only so.",
+                            "As its authors meant it: from the hour after the running sum was lowest, so that "
+                                    + "warm autumn days are not held against the winter. Needs found so are "
+                                    + "valid only so.",
                             1)),
             "season",
             "Most needs in lists do not say from when they count; the season’s first day is the commoner reading now.");

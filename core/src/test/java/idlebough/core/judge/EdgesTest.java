@@ -99,7 +99,9 @@ class EdgesTest {
         }
     }
 
-    /** Every sentence belongs to a rule of the table, and every rule that can be in a standing has its sentence tried. */
+    /**
+     * Every sentence belongs to a rule of the table, and every rule that can be in a standing has its sentence tried.
+     */
     @Test
     void noRuleIsForgotten() {
         Set<String> tried = rows().map(row -> row.get("rule")).collect(Collectors.toCollection(TreeSet::new));

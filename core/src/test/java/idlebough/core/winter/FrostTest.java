@@ -69,7 +69,9 @@ class FrostTest {
         assertThat(never.springs()).isEmpty();
     }
 
-    /** Washington State circulars: a tenth at the first figure, nine tenths at the second; apple in bloom 28 and 25 °F. */
+    /**
+     * Washington State circulars: a tenth at the first figure, nine tenths at the second; apple in bloom 28 and 25 °F.
+     */
     @Test
     void killAtTheCriticalTemperatures() {
         for (String crop : List.of("apple", "pear", "sweet-cherry", "peach", "apricot", "plum")) {

@@ -61,7 +61,10 @@ class LiveCheckTest {
                         LiveCheck.Fault.NONE, LiveCheck.Fault.CLOCK, LiveCheck.Fault.CLOCK, LiveCheck.Fault.NONE);
     }
 
-    /** Twelve hours of the same figure; the reading that reaches them is the first marked, the first other one is sound. */
+    /**
+     * Twelve hours of the same figure; the reading that reaches them is the first marked, the first other one is
+     * sound.
+     */
     @Test
     void aSensorStandsStillFromTheTwelfthHourOn() {
         List<LiveReading> news = new ArrayList<>();

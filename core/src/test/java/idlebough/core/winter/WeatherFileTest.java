@@ -93,7 +93,9 @@ class WeatherFileTest {
         return line.toString();
     }
 
-    /** Three layouts of GHCN-Daily (readme of the archive, NOAA NCEI): 31 values of 5 characters and three flags; rows. */
+    /**
+     * Three layouts of GHCN-Daily (readme of the archive, NOAA NCEI): 31 values of 5 characters and three flags; rows.
+     */
     @Test
     void theArchivesThreeLayoutsSayTheSame() {
         String months = String.join(
@@ -180,7 +182,9 @@ class WeatherFileTest {
         return new WeatherFile.Wish(java.util.Map.of(), java.util.Map.of(), null, scale, false);
     }
 
-    /** Local standard time of Central Europe is an hour ahead of UTC; daylight saving two, 29 March to 25 October 2020. */
+    /**
+     * Local standard time of Central Europe is an hour ahead of UTC; daylight saving two, 29 March to 25 October 2020.
+     */
     @Test
     void hoursAreKeptInStandardTimeWhateverClockStampedThem() {
         StringBuilder utc = new StringBuilder("time,temp\n");
@@ -228,8 +232,8 @@ class WeatherFileTest {
         assertThat(day.get(Element.HUMIDITY)).isCloseTo(51.5, org.assertj.core.data.Offset.offset(1e-9));
         assertThat(day.get(Element.WIND)).isCloseTo(4.4704, org.assertj.core.data.Offset.offset(1e-9));
         assertThat(day.get(Element.RADIATION)).isCloseTo(8.64, org.assertj.core.data.Offset.offset(1e-9));
-        WeatherFile.Reading days = read(
-                "Fecha;T. mínima;T. máxima;Precipitación (mm);Humedad\n14.05.2021;8,2;21,4;3,5;66\n15.05.2021;;;1,0;140\n");
+        WeatherFile.Reading days = read("Fecha;T. mínima;T. máxima;Precipitación "
+                + "(mm);Humedad\n14.05.2021;8,2;21,4;3,5;66\n15.05.2021;;;1,0;140\n");
         assertThat(days.days()).hasSize(1);
         assertThat(days.with(Element.RAIN)).isEqualTo(2);
         assertThat(days.with(Element.HUMIDITY)).isEqualTo(1);
@@ -270,8 +274,10 @@ class WeatherFileTest {
         "'date,tmin K,tmax K', '2021-01-01,271.65,279.35', -1.5, 6.2",
         "'Day,Low Temp,High Temp', '2021-07-01,59,95', 15, 35",
         "'Datum,Tiefsttemperatur,Höchsttemperatur', '2021-01-01,-1.5,6.2', -1.5, 6.2",
-        "'# of a public archive; two lines\n# STN,YYYYMMDD,   TN,   TX', '  260,20210101,  -15,   62\n  260,20210102,  155,   262', -1.5, 6.2",
-        "'Station,Year,Month,Day,Minimum temperature (Degree C),Maximum temperature (Degree C)', '12,2021,7,1,-1.5,6.2', -1.5, 6.2",
+        "'# of a public archive; two lines\n# STN,YYYYMMDD,   TN,   TX', '  260,20210101,  -15,   62\n  "
+                + "260,20210102,  155,   262', -1.5, 6.2",
+        "'Station,Year,Month,Day,Minimum temperature (Degree C),Maximum temperature (Degree C)', "
+                + "'12,2021,7,1,-1.5,6.2', -1.5, 6.2",
         "'date,max wind,min temp,max temp', '2021-01-01,9,-1.5,6.2', -1.5, 6.2"
     })
     void unitsByHeadingOrBySize(String heading, String row, double low, double high) {

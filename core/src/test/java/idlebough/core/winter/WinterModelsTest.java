@@ -63,7 +63,10 @@ class WinterModelsTest {
         });
     }
 
-    /** Factors of one-sided tolerance limits, 90 % of a normal sample at 90 % confidence: Natrella 1963, table A-7, from memory. */
+    /**
+     * Factors of one-sided tolerance limits, 90 % of a normal sample at 90 % confidence: Natrella 1963, table A-7,
+     * from memory.
+     */
     @ParameterizedTest
     @CsvSource({"3, 4.258", "4, 3.187", "5, 2.744", "8, 2.219", "10, 2.066", "20, 1.765", "25, 1.702", "30, 1.657"})
     void toleranceFactorsAreThoseOfTheTable(int winters, double factor) {
