@@ -5,7 +5,7 @@ import idlebough.core.winter.Column;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.DayWeather;
 import idlebough.core.winter.StationRecord;
-import idlebough.core.winter.Unit;
+import idlebough.core.winter.ColumnUnit;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import java.time.LocalDate;
@@ -37,7 +37,7 @@ class ImportersFuzz {
         columns.put(pick % 4, Column.DATE);
         WeatherFile.Wish wish = new WeatherFile.Wish(
                 pick % 5 == 0 ? Map.of() : columns,
-                Map.of(1, Unit.values()[pick % Unit.values().length]),
+                Map.of(1, ColumnUnit.values()[pick % ColumnUnit.values().length]),
                 pick % 3 == 0 ? null : WeatherFile.DateOrder.values()[pick % 3],
                 WeatherFile.TimeScale.values()[pick % 3],
                 pick % 2 == 0);

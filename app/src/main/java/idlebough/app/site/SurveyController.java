@@ -49,7 +49,7 @@ public class SurveyController {
     }
 
     /** One tape on the drawing, page units. */
-    public record Drawn(TapeSurvey.Line line, double x1, double y1, double x2, double y2, boolean doubtful) {}
+    public record Drawn(TapeSurvey.MeasuredTape line, double x1, double y1, double x2, double y2, boolean doubtful) {}
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model) {

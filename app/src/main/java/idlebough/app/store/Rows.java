@@ -51,11 +51,6 @@ public final class Rows {
         return byKind.values().stream().mapToInt(Map::size).sum();
     }
 
-    /** The rows of a kind as they were for another, when they are the very same. */
-    boolean sameAs(Rows other, Kind kind) {
-        return byKind.get(kind) == other.byKind.get(kind);
-    }
-
     @SuppressWarnings("unchecked")
     private <T extends Row> List<T> all(Kind kind) {
         return (List<T>) List.copyOf(byKind.get(kind).values());
@@ -145,12 +140,6 @@ public final class Rows {
 
     public List<MeasureRow> measures() {
         return all(Kind.MEASURE);
-    }
-
-    public List<MeasureRow> measuresOf(String tree) {
-        return measures().stream()
-                .filter(measure -> measure.treeId().equals(tree))
-                .toList();
     }
 
     public List<NoteRow> notes() {

@@ -29,16 +29,16 @@ final class Conflicts {
     private record Field(String words, Quantity quantity) {}
 
     /** One field of one row. */
-    record Line(String what, String now, String mine) {}
+    record Difference(String what, String now, String mine) {}
 
-    static List<Line> lines(LostRace race, Display display) {
-        List<Line> lines = new ArrayList<>();
+    static List<Difference> lines(LostRace race, Display display) {
+        List<Difference> lines = new ArrayList<>();
         for (LostRace.Conflict conflict : race.conflicts()) {
             if (conflict.now() == null) {
-                lines.add(new Line("the row itself", "taken away", "kept"));
+                lines.add(new Difference("the row itself", "taken away", "kept"));
             }
             conflict.asked()
-                    .forEach((field, mine) -> lines.add(new Line(
+                    .forEach((field, mine) -> lines.add(new Difference(
                             words(field), text(field, conflict.stands(field), display), text(field, mine, display))));
         }
         return lines;

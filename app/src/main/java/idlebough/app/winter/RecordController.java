@@ -16,7 +16,7 @@ import idlebough.core.winter.Element;
 import idlebough.core.winter.Lapse;
 import idlebough.core.winter.MonthlyMeans;
 import idlebough.core.winter.StationRecord;
-import idlebough.core.winter.Unit;
+import idlebough.core.winter.ColumnUnit;
 import idlebough.core.winter.WeatherFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -233,12 +233,12 @@ public class RecordController {
     /** What the preview's selects say. */
     private static WeatherFile.Wish wish(Map<String, String> typed) {
         Map<Integer, Column> columns = new HashMap<>();
-        Map<Integer, Unit> units = new HashMap<>();
+        Map<Integer, ColumnUnit> units = new HashMap<>();
         typed.forEach((name, value) -> {
             if (name.matches("column\\d{1,3}")) {
                 columns.put(Integer.valueOf(name.substring(6)), Column.named(value));
-            } else if (name.matches("unit\\d{1,3}") && Unit.of(value) != null) {
-                units.put(Integer.valueOf(name.substring(4)), Unit.of(value));
+            } else if (name.matches("unit\\d{1,3}") && ColumnUnit.of(value) != null) {
+                units.put(Integer.valueOf(name.substring(4)), ColumnUnit.of(value));
             }
         });
         return new WeatherFile.Wish(

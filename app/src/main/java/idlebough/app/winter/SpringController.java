@@ -76,7 +76,7 @@ public class SpringController {
     }
 
     /** One spring in the table. */
-    public record Line(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
+    public record SpringRow(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
 
     @GetMapping
     String show(
@@ -105,10 +105,10 @@ public class SpringController {
         VarietySprings springs = plan.evaluation().varieties().springs(picked, place);
         model.addAttribute("place", place);
         model.addAttribute("exposures", Exposure.values());
-        List<Line> lines = new ArrayList<>();
+        List<SpringRow> lines = new ArrayList<>();
         for (int i = 0; i < springs.blooms().size(); i++) {
             Bloom bloom = springs.blooms().get(i);
-            lines.add(new Line(
+            lines.add(new SpringRow(
                     bloom.year(),
                     bloom.chillMet() == null ? null : bloom.chillMet().toLocalDate(),
                     bloom.full() == null ? null : bloom.full().toLocalDate(),

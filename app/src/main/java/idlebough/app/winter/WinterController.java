@@ -69,7 +69,7 @@ public class WinterController {
     }
 
     /** One winter's line on the sketch. */
-    public record Line(int year, String points, boolean picked, double endY, double total) {}
+    public record Curve(int year, String points, boolean picked, double endY, double total) {}
 
     /**
      * A level across the sketch.
@@ -312,7 +312,7 @@ public class WinterController {
                 .mapToInt(w -> w.daily().get(chill).size())
                 .max()
                 .orElse(151);
-        List<Line> lines = new ArrayList<>();
+        List<Curve> lines = new ArrayList<>();
         for (Winter winter : plan.winters().usable()) {
             List<Double> daily = winter.daily().get(chill);
             StringBuilder points = new StringBuilder();
@@ -321,7 +321,7 @@ public class WinterController {
             }
             points.append(String.format(
                     Locale.ROOT, "%.1f,%.1f", x(daily.size() - 1, days), y(daily.get(daily.size() - 1), least, most)));
-            lines.add(new Line(
+            lines.add(new Curve(
                     winter.year(),
                     points.toString(),
                     picked != null && winter.year() == picked,
@@ -337,7 +337,7 @@ public class WinterController {
             }
             model.addAttribute(
                     "now",
-                    new Line(
+                    new Curve(
                             running.year(),
                             points.toString().strip(),
                             true,

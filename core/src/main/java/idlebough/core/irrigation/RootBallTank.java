@@ -17,7 +17,7 @@ public record RootBallTank(double store, double use, double days) {
      * @param et reference evapotranspiration, mm/d
      * @param canopyFactor Kt
      * @param canopy diameter, m
-     * @param floor least use reckoned with, L/d
+     * @param floor least use assumed, L/d
      */
     public static RootBallTank of(
             double ballLitres,

@@ -28,9 +28,4 @@ public final class Lazy<T> {
         }
         return value;
     }
-
-    /** The value if it is known already; else null. */
-    public T peek() {
-        return known ? value : null;
-    }
 }

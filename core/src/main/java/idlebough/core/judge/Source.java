@@ -38,10 +38,6 @@ public record Source(Kind kind, String citation, Certainty certainty) {
         return new Source(Kind.MEASURED, citation, Certainty.SURE);
     }
 
-    public static Source ownChoice(String citation) {
-        return new Source(Kind.OWN_CHOICE, citation, Certainty.FAIR);
-    }
-
     /** One line for under a working. */
     public String line() {
         return citation + " (" + kind.word() + ", " + certainty.word() + ")";

@@ -12,7 +12,7 @@ import java.util.List;
  */
 public record Way(String key, String title, List<School> choices, String usual, String whyUsual) {
 
-    /** One school. The value is what the reckoning takes from it, in the base unit the way's class documents. */
+    /** One school. The value is what the computation takes from it, in the base unit the way's class documents. */
     public record School(String key, String name, String reason, double value) {}
 
     /** The school chosen, or the usual one when the key is unknown or null. */

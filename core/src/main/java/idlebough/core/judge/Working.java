@@ -13,7 +13,7 @@ public record Working(Phrase title, List<Phrase> steps, Source source, Phrase se
         return new Builder(Phrase.of(title, arguments));
     }
 
-    /** Collects the steps in the order in which they are reckoned. */
+    /** Collects the steps in the order in which they are computed. */
     public static final class Builder {
         private final Phrase title;
         private final List<Phrase> steps = new ArrayList<>();

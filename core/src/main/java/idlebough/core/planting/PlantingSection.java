@@ -149,10 +149,6 @@ public record PlantingSection(
         return unionToday() - settling.after(weeks);
     }
 
-    public double flareAfter(double weeks) {
-        return raise - settling.after(weeks);
-    }
-
     /** In the end, with the organic part gone too, m. */
     public double unionAtLast() {
         return unionToday() - settling.total();

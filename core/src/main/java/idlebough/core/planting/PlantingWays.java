@@ -4,7 +4,7 @@ import idlebough.core.judge.Way;
 import idlebough.core.judge.Way.School;
 import java.util.List;
 
-/** The matters of this room on which good growers disagree (practice sections 8, 11 and 12). */
+/** The matters of this room on which good growers disagree. */
 public final class PlantingWays {
     /** Value: hole width over ball width. */
     public static final Way WIDTH = new Way(

@@ -24,18 +24,16 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
 
     /** What is spread. */
     public enum Kind {
-        SULPHUR("elemental sulphur", 12, 50, 100),
-        LIME("ground limestone", 6, 250, 250);
+        SULPHUR("elemental sulphur", 12, 50),
+        LIME("ground limestone", 6, 250);
         private final String words;
         private final int monthsAhead;
         private final int cautious;
-        private final int most;
 
-        Kind(String words, int monthsAhead, int cautious, int most) {
+        Kind(String words, int monthsAhead, int cautious) {
             this.words = words;
             this.monthsAhead = monthsAhead;
             this.cautious = cautious;
-            this.most = most;
         }
 
         public String words() {
@@ -45,11 +43,6 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
         /** Months before planting at which it must be worked in. */
         public int monthsAhead() {
             return monthsAhead;
-        }
-
-        /** The most to give at a time on the surface or round living trees, g/m². */
-        public int mostAtATime() {
-            return most;
         }
 
         public int cautious() {

@@ -1,7 +1,7 @@
 package idlebough.core.site;
 
 /**
- * A raised bed with a flat rectangular top; walled when the run is 0. Geometry: prismatoid (water.md 2.5).
+ * A raised bed with a flat rectangular top; walled when the run is 0. Geometry: prismatoid.
  *
  * @param length and width of the top, m
  * @param height after settling, m

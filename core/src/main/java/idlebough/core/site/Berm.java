@@ -2,7 +2,7 @@ package idlebough.core.site;
 
 /**
  * A long mound for a row, with rounded ends. Geometry: prism and the two halves of a frustum; sizes: common practice
- * (water.md 2.5).
+ * (common practice).
  *
  * @param crest length of the flat top from tip to tip, at least its width, m
  * @param top width of the flat top, m

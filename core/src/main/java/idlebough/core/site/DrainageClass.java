@@ -1,7 +1,7 @@
 package idlebough.core.site;
 
 /**
- * Drainage classes for fruit trees by the hole-normalised rate, inches per hour (extension practice; water.md 2.2). A
+ * Drainage classes for fruit trees by the hole-normalised rate, inches per hour (extension practice). A
  * rate on a limit belongs to the better-drained class, except exactly 4, which is fast.
  */
 public enum DrainageClass {

@@ -100,10 +100,6 @@ public record Feature(
         public boolean casts() {
             return this == BUILDING || this == WALL || this == FENCE || this == HEDGE || this == TREE;
         }
-
-        public boolean isBoundaryLike() {
-            return this == WALL || this == FENCE || this == HEDGE;
-        }
     }
 
     /** What a wall or fence is made of: whether it stops light, air and gives warmth back. */
@@ -125,7 +121,7 @@ public record Feature(
     private static final double WALL_WIDTH = 0.25;
     private static final double HEDGE_WIDTH = 1.0;
 
-    /** The height to reckon with: its own or the usual one; 0 for what lies flat. */
+    /** The height to compute with: its own or the usual one; 0 for what lies flat. */
     public double stands() {
         return height != null ? height : kind.usualHeight() == null ? 0 : kind.usualHeight();
     }

@@ -1,7 +1,7 @@
 package idlebough.core.site;
 
 /**
- * What the tree is set on: the remedies for slow soil, mildest first (practice section 2).
+ * What the tree is set on: the remedies for slow soil, mildest first (common practice).
  *
  * @see Mound
  */

@@ -1,7 +1,7 @@
 package idlebough.core.site;
 
 /**
- * A perforated pipe in a trench of washed stone (water.md 2.5; full flow after Manning).
+ * A perforated pipe in a trench of washed stone (full flow after Manning).
  *
  * @param length m
  * @param slope per cent

@@ -6,7 +6,7 @@ import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 
 /**
- * A round mound with a flat top. Geometry: frustum of a cone; sizes: common practice (water.md 2.5).
+ * A round mound with a flat top. Geometry: frustum of a cone; sizes: common practice.
  *
  * @param top diameter of the flat top, m
  * @param height after settling, m

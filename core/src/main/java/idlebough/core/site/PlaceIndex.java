@@ -25,13 +25,13 @@ public final class PlaceIndex<T> {
     private final boolean empty;
 
     /** A thing with its rank in the given order. */
-    private record Entry<T>(T thing, Point place, int rank) {}
+    private record Placed<T>(T thing, Point place, int rank) {}
 
     private PlaceIndex(List<T> things, Function<T, Point> place) {
         Envelope all = new Envelope();
         for (int i = 0; i < things.size(); i++) {
             Point at = place.apply(things.get(i));
-            index.insert(new Envelope(at.x(), at.x(), at.y(), at.y()), new Entry<>(things.get(i), at, i));
+            index.insert(new Envelope(at.x(), at.x(), at.y(), at.y()), new Placed<>(things.get(i), at, i));
             all.expandToInclude(at.x(), at.y());
         }
         index.build();
@@ -62,9 +62,9 @@ public final class PlaceIndex<T> {
         }
         double beyond = farFrom(from);
         for (double radius = firstRadius; ; radius *= 2) {
-            Entry<T> best = null;
+            Placed<T> best = null;
             double least = Double.POSITIVE_INFINITY;
-            for (Entry<T> entry : within(from, radius)) {
+            for (Placed<T> entry : within(from, radius)) {
                 if (allowed.test(entry.thing())) {
                     double cost = from.distance(entry.place()) + handicap.applyAsDouble(entry.thing());
                     if (best == null || cost < least || cost == least && entry.rank() < best.rank()) {
@@ -74,7 +74,7 @@ public final class PlaceIndex<T> {
                 }
             }
             if (best != null && least <= radius || radius > beyond) {
-                return Optional.ofNullable(best).map(Entry::thing);
+                return Optional.ofNullable(best).map(Placed::thing);
             }
         }
     }
@@ -86,10 +86,10 @@ public final class PlaceIndex<T> {
     }
 
     @SuppressWarnings("unchecked")
-    private List<Entry<T>> within(Point from, double radius) {
-        List<Entry<T>> found = new ArrayList<>();
+    private List<Placed<T>> within(Point from, double radius) {
+        List<Placed<T>> found = new ArrayList<>();
         Envelope box = new Envelope(from.x() - radius, from.x() + radius, from.y() - radius, from.y() + radius);
-        index.query(box, item -> found.add((Entry<T>) item));
+        index.query(box, item -> found.add((Placed<T>) item));
         return found;
     }
 }

@@ -1,7 +1,7 @@
 package idlebough.core.site;
 
 /**
- * Whether four pegs make a rectangle, by its two diagonals (layout.md 4).
+ * Whether four pegs make a rectangle, by its two diagonals (plane surveying; Bannister & Raymond).
  *
  * @param length and width: the sides, m
  * @param first and second: the diagonals as taped, m

@@ -31,28 +31,21 @@ public record SoilPit(
         List<DrainageTest> tests,
         Profile profile) {
 
-    /** Colours that say how much air a soil has had (common practice). */
+    /** Colours, which say how much air a soil has had (common practice). */
     public enum Colour {
-        DARK("dark brown or black", true),
-        BROWN("brown", true),
-        RED("red or yellow", true),
-        PALE("pale or bleached", false),
-        GREY("grey, blue or green", false);
+        DARK("dark brown or black"),
+        BROWN("brown"),
+        RED("red or yellow"),
+        PALE("pale or bleached"),
+        GREY("grey, blue or green");
         private final String words;
-        private final boolean aired;
 
-        Colour(String words, boolean aired) {
+        Colour(String words) {
             this.words = words;
-            this.aired = aired;
         }
 
         public String words() {
             return words;
-        }
-
-        /** False where it says that water stands in it. */
-        public boolean isAired() {
-            return aired;
         }
     }
 

@@ -57,7 +57,7 @@ public final class SunPath {
     }
 
     /**
-     * The shadow's length on the plan per metre of height: 1/(tan α + g) (layout.md 4, surveying).
+     * The shadow's length on the plan per metre of height: 1/(tan α + g) (plane surveying).
      *
      * @param elevation of the sun as seen, degrees
      * @param rise of the ground along the shadow, as a tangent; negative where it falls

@@ -38,7 +38,7 @@ import org.hipparchus.util.Pair;
  */
 public record TapeSurvey(
         List<Point> corners,
-        List<Line> lines,
+        List<MeasuredTape> lines,
         int spare,
         double misclosure,
         Doubt doubtful,
@@ -67,7 +67,7 @@ public record TapeSurvey(
     /**
      * @param adjusted its length between the corners as they now stand, m
      */
-    public record Line(Tape tape, double adjusted) {
+    public record MeasuredTape(Tape tape, double adjusted) {
         /** What the adjustment adds to the reading, m. */
         public double correction() {
             return adjusted - tape.length();
@@ -116,9 +116,9 @@ public record TapeSurvey(
         double squares = solver.squares(corners, -1);
         double misclosure = spare > 0 ? Math.sqrt(squares / spare) : 0;
         List<Doubt> doubts = spare >= 2 && misclosure > EXPECTED * 1.5 ? doubts(solver, ring, tapes, spare) : List.of();
-        List<Line> lines = tapes.stream()
+        List<MeasuredTape> lines = tapes.stream()
                 .map(tape ->
-                        new Line(tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
+                        new MeasuredTape(tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
                 .toList();
         return new TapeSurvey(
                 List.of(corners),
@@ -237,7 +237,7 @@ public record TapeSurvey(
                         Amount.count(corners.size()),
                         Amount.count(2 * corners.size() - 3),
                         Amount.count(spare));
-        for (Line line : lines) {
+        for (MeasuredTape line : lines) {
             working.step(
                     "{}: {} read, {} between the corners as they now stand",
                     line.tape().name(),

@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What can be done about the water in the ground for one crop at one pit, mildest first (practice section 2), with
+ * What can be done about the water in the ground for one crop at one pit, mildest first (common practice), with
  * which
  * of it is enough.
  *

@@ -38,7 +38,7 @@ public record VarietySprings(
             .collect(Collectors.toUnmodifiableMap(row -> row.get("crop"), row -> row));
     private static final int LAST_GROUP = 5;
 
-    /** Whether bloom can be reckoned: a chill need and a heat range of the crop are known. */
+    /** Whether bloom can be predicted: a chill need and a heat range of the crop are known. */
     public static boolean known(Variety variety) {
         return variety.chillNeed() > 0 && HEAT.containsKey(variety.crop().key());
     }

@@ -38,7 +38,7 @@ public final class ChillPass {
                 today += UnitTable.UTAH.in(upper);
                 double cool = UnitTable.BELOW_SEVEN.in(upper);
                 below += cool;
-                between += cool * UnitTable.FROM_NOUGHT.in(lower);
+                between += cool * UnitTable.FROM_ZERO.in(lower);
                 carolina += UnitTable.CAROLINA.in(lower);
                 low += UnitTable.LOW_CHILL.in(lower);
             }

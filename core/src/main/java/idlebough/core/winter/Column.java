@@ -51,7 +51,7 @@ public enum Column {
     MINIMUM(
             "minimum",
             null,
-            Unit.TEMPERATURES,
+            ColumnUnit.TEMPERATURES,
             "tmin",
             "tn",
             "tnn",
@@ -71,7 +71,7 @@ public enum Column {
     MAXIMUM(
             "maximum",
             null,
-            Unit.TEMPERATURES,
+            ColumnUnit.TEMPERATURES,
             "tmax",
             "tx",
             "txx",
@@ -92,7 +92,7 @@ public enum Column {
     TEMPERATURE(
             "temperature",
             null,
-            Unit.TEMPERATURES,
+            ColumnUnit.TEMPERATURES,
             "temperature",
             "temp",
             "t",
@@ -108,7 +108,7 @@ public enum Column {
     RAIN(
             "rain",
             Element.RAIN,
-            List.of(Unit.MILLIMETRES, Unit.INCHES, Unit.CENTIMETRES),
+            List.of(ColumnUnit.MILLIMETRES, ColumnUnit.INCHES, ColumnUnit.CENTIMETRES),
             "rain",
             "rainfall",
             "precipitation",
@@ -130,7 +130,7 @@ public enum Column {
     HUMIDITY(
             "humidity",
             Element.HUMIDITY,
-            List.of(Unit.PERCENT, Unit.FRACTION),
+            List.of(ColumnUnit.PERCENT, ColumnUnit.FRACTION),
             "humidity",
             "rh",
             "relhum",
@@ -144,7 +144,7 @@ public enum Column {
     WIND(
             "wind speed",
             Element.WIND,
-            List.of(Unit.METRES_A_SECOND, Unit.KILOMETRES_AN_HOUR, Unit.MILES_AN_HOUR, Unit.KNOTS),
+            List.of(ColumnUnit.METRES_A_SECOND, ColumnUnit.KILOMETRES_AN_HOUR, ColumnUnit.MILES_AN_HOUR, ColumnUnit.KNOTS),
             "wind",
             "windspeed",
             "wspd",
@@ -158,7 +158,7 @@ public enum Column {
     SUNSHINE(
             "hours of sun",
             Element.SUNSHINE,
-            List.of(Unit.HOURS, Unit.MINUTES),
+            List.of(ColumnUnit.HOURS, ColumnUnit.MINUTES),
             "sunshine",
             "sun",
             "sdk",
@@ -173,7 +173,7 @@ public enum Column {
     RADIATION(
             "radiation",
             Element.RADIATION,
-            List.of(Unit.MEGAJOULES, Unit.WATTS, Unit.JOULES, Unit.KILOWATT_HOURS, Unit.LANGLEYS),
+            List.of(ColumnUnit.MEGAJOULES, ColumnUnit.WATTS, ColumnUnit.JOULES, ColumnUnit.KILOWATT_HOURS, ColumnUnit.LANGLEYS),
             "radiation",
             "solar",
             "srad",
@@ -187,7 +187,7 @@ public enum Column {
     SNOW(
             "snow lying",
             Element.SNOW,
-            List.of(Unit.CENTIMETRES, Unit.MILLIMETRES, Unit.INCHES, Unit.METRES),
+            List.of(ColumnUnit.CENTIMETRES, ColumnUnit.MILLIMETRES, ColumnUnit.INCHES, ColumnUnit.METRES),
             "snow",
             "snowdepth",
             "snwd",
@@ -233,10 +233,10 @@ public enum Column {
             Pattern.compile("t(emp\\p{L}*)?max(imum)?|max(imum)?t(emp\\p{L}*)?|hight.*|.*höchst.*");
     private final String words;
     private final Element element;
-    private final List<Unit> units;
+    private final List<ColumnUnit> units;
     private final Set<String> names;
 
-    Column(String words, Element element, List<Unit> units, String... names) {
+    Column(String words, Element element, List<ColumnUnit> units, String... names) {
         this.words = words;
         this.element = element;
         this.units = units;
@@ -254,12 +254,12 @@ public enum Column {
     }
 
     /** The first is taken when the heading names none. */
-    public List<Unit> units() {
+    public List<ColumnUnit> units() {
         return units;
     }
 
     boolean isTemperature() {
-        return units == Unit.TEMPERATURES;
+        return units == ColumnUnit.TEMPERATURES;
     }
 
     /** By the heading alone. */

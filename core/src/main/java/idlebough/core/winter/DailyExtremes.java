@@ -22,7 +22,7 @@ public record DailyExtremes(LocalDate date, double minimum, double maximum, Orig
         return new DailyExtremes(date, minimum, maximum, Origin.MEASURED);
     }
 
-    /** Whether both were reckoned rather than measured here. */
+    /** Whether both were computed rather than measured here. */
     public boolean filled() {
         return origin != Origin.MEASURED;
     }

@@ -18,7 +18,7 @@ final class DayRows extends TableRows {
     private final Map<LocalDate, Long> lineOf = new HashMap<>();
     private final NavigableMap<LocalDate, DayWeather> weather = new TreeMap<>();
 
-    DayRows(Layout layout, WeatherFile.Wish wish) {
+    DayRows(TableLayout layout, WeatherFile.Wish wish) {
         super(layout, wish, Column.MAXIMUM);
     }
 

@@ -5,7 +5,7 @@ import java.util.Arrays;
 /**
  * How much warmer or colder the nights are where the trees stand than at the station's screen. Stated practice, of
  * clear
- * calm nights, when frost falls (winter.md 6); each is the middle of what is told.
+ * calm nights, when frost falls (common practice); each is the middle of what is told.
  */
 public enum Exposure {
     SCREEN("as at the station", 0, 0),

@@ -11,7 +11,7 @@ import java.util.List;
 
 /**
  * A variety's heat need fitted to the days on which it was seen in full bloom: the mean of the heat sums to those days,
- * which is the least-squares estimate of one constant (winter.md 4).
+ * which is the least-squares estimate of one constant.
  *
  * @param need °C·h
  * @param spread standard deviation of the sums over n − 1, °C·h; NaN with one date
@@ -67,7 +67,7 @@ public record HeatFit(double need, double spread, List<LocalDate> dates, List<Lo
         Working.Builder working = Working.of("How {} °C·h comes about", Amount.count(need));
         for (int i = 0; i < dates.size(); i++) {
             working.step(
-                    "full bloom seen {}: with this need it is reckoned {} days {}",
+                    "full bloom seen {}: with this need it is predicted {} days {}",
                     dates.get(i),
                     Amount.count(Math.abs(residuals.get(i))),
                     residuals.get(i) < 0 ? "earlier" : "later");
@@ -76,7 +76,7 @@ public record HeatFit(double need, double spread, List<LocalDate> dates, List<Lo
                 .sensitive(
                         dates.size() < ENOUGH
                                 ? "Fewer than five dates are a hint only; go on writing them down."
-                                : "Most sensitive to the day on which the chill is reckoned to be met.")
+                                : "Most sensitive to the day on which the chill is taken to be met.")
                 .from(Source.measured("your own bloom dates"));
     }
 }

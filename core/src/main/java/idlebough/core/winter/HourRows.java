@@ -48,7 +48,7 @@ final class HourRows extends TableRows {
     private int run;
     private LocalDateTime lastWall;
 
-    HourRows(Layout layout, WeatherFile.Wish wish, ZoneId zone) {
+    HourRows(TableLayout layout, WeatherFile.Wish wish, ZoneId zone) {
         super(layout, wish, Column.TEMPERATURE);
         this.zone = zone;
     }
@@ -239,6 +239,6 @@ final class HourRows extends TableRows {
     /** Watts are a rate: a day's radiation is their mean, not their sum. */
     private boolean isPower(Element element) {
         return element == Element.RADIATION
-                && layout.columns().get(layout.find(Column.RADIATION)).unit() == Unit.WATTS;
+                && layout.columns().get(layout.find(Column.RADIATION)).unit() == ColumnUnit.WATTS;
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 /**
  * The checks that every live reading passes before it counts: range, step, persistence and clock, after the checks of
  * WMO-No. 8 for automatic stations (from memory; the limits are common practice). A reading that fails is kept, marked
- * and not reckoned with.
+ * and not counted.
  */
 public final class LiveCheck {
     /** No air warms or cools by so much from one reading to the next, K. */

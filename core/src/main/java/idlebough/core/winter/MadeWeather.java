@@ -17,7 +17,7 @@ import java.util.Random;
  * minimum; wind persists.
  *
  * @param latitude degrees, south negative
- * @param yearRain millimetres in a middling year
+ * @param yearRain millimetres in a median year
  */
 public record MadeWeather(WeatherGenerator temperatures, double latitude, double yearRain) {
     private static final double WET_AFTER_DRY = 0.22;

@@ -4,7 +4,7 @@ import java.util.Arrays;
 
 /**
  * Readings at any minute, and what they say of full hours: the reading of that minute, else a straight line between
- * neighbours at most three hours apart, else nothing (winter.md 1.3, project choice).
+ * neighbours at most three hours apart, else nothing (project choice: a longer gap hides the day's turn).
  */
 final class Observations {
     private static final long FARTHEST = 180;

@@ -2,7 +2,7 @@ package idlebough.core.winter;
 
 /**
  * Positive Utah units in their daily form: Utah units summed over each 24 hours from the first; a day below nought
- * counts nought, so heat cancels chill of the same day only (Linsley-Noakes, Allan & Matthee 1994, J. S. Afr. Soc.
+ * counts zero, so heat cancels chill of the same day only (Linsley-Noakes, Allan & Matthee 1994, J. S. Afr. Soc.
  * Hort.
  * Sci.; from memory, fair). The hourly form of later comparisons is another measure and is not this one.
  */

@@ -14,7 +14,7 @@ import java.util.TreeMap;
  * lacks comes from the next one that has it, with the mean difference of the minima and of the maxima over the days of
  * the same month that both have, when these are thirty or more; with the offset alone when they are fewer. Such days
  * are
- * marked as a neighbour's. Source: winter.md 1.3, common practice.
+ * marked as a neighbour's. Common practice.
  */
 public final class Stations {
     /** Days of one month of the year that two stations must share before their difference is said. */

@@ -18,11 +18,11 @@ import org.apache.commons.csv.CSVRecord;
  * the dates and the unit of the temperatures, then each is taken.
  */
 abstract class TableRows implements WeatherFile.Rows {
-    /** Beyond these no air temperature was ever measured near an orchard, °C (winter.md 1.3, common practice). */
+    /** Beyond these no air temperature was ever measured near an orchard, °C (common practice). */
     static final double COLDEST = -60;
 
     static final double HOTTEST = 60;
-    /** Figures above this in the middle of all are °F; nobody's middling maximum is 45 °C. */
+    /** Figures above this in the middle of all are °F; nobody's median maximum is 45 °C. */
     private static final double TOO_WARM = 45;
 
     private static final double TENTHS_ABOVE = 130;
@@ -42,12 +42,12 @@ abstract class TableRows implements WeatherFile.Rows {
     private String lookedAt = "";
     private String lastDay;
     private LocalDate lastDate;
-    Layout layout;
+    TableLayout layout;
     DateOrder order;
     boolean ambiguous;
 
     /** @param warmest the column whose figures tell their unit by their size */
-    TableRows(Layout layout, WeatherFile.Wish wish, Column warmest) {
+    TableRows(TableLayout layout, WeatherFile.Wish wish, Column warmest) {
         this.layout = layout;
         this.wish = wish;
         int needed = 0;
@@ -143,29 +143,29 @@ abstract class TableRows implements WeatherFile.Rows {
 
     /** The unit of the temperatures where no heading and no grower says it: by the size of the figures. */
     private void settleUnits() {
-        Unit unit = layout.columns().get(warmest).unit();
+        ColumnUnit unit = layout.columns().get(warmest).unit();
         if (unit == null) {
             unit = whole && figure(0.9) > TENTHS_ABOVE
-                    ? Unit.TENTHS
-                    : figure(0.5) > TOO_WARM ? Unit.FAHRENHEIT : Unit.CELSIUS;
+                    ? ColumnUnit.TENTHS
+                    : figure(0.5) > TOO_WARM ? ColumnUnit.FAHRENHEIT : ColumnUnit.CELSIUS;
             String what = layout.columns().get(warmest).column() == Column.MAXIMUM ? "maxima" : "temperatures";
-            if (unit == Unit.FAHRENHEIT) {
+            if (unit == ColumnUnit.FAHRENHEIT) {
                 warnings.add(new Warning(
                         0, "half of the " + what + " are above 45, so the figures were taken as °F", false));
-            } else if (unit == Unit.TENTHS) {
+            } else if (unit == ColumnUnit.TENTHS) {
                 warnings.add(new Warning(
                         0, "the " + what + " are whole and go above 130, so they were taken as tenths of °C", false));
             }
         }
         for (int i = 0; i < layout.columns().size(); i++) {
-            Layout.Seen column = layout.columns().get(i);
+            TableLayout.Seen column = layout.columns().get(i);
             if (column.column().isTemperature() && column.unit() == null) {
                 layout = layout.with(i, unit);
             }
         }
     }
 
-    /** The figure that this share of all lies at or below; nought without any. */
+    /** The figure that this share of all lies at or below; zero without any. */
     private double figure(double share) {
         long all = figures.values().stream().mapToLong(Integer::longValue).sum();
         long seen = 0;

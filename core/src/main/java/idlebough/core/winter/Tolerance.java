@@ -16,7 +16,7 @@ final class Tolerance {
     private static final int HALVINGS = 36;
     private static final double MOST = 64;
 
-    /** Records of most stations are no longer; their factors are reckoned once. */
+    /** Records of most stations are no longer; their factors are computed once. */
     private static final int USUAL = 45;
 
     private static final double SHARE = 0.9;

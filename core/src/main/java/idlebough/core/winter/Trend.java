@@ -33,7 +33,7 @@ public record Trend(double perYear, double halfWidth) {
         return new Trend(slope, n < 3 ? Double.NaN : 2 * Math.sqrt(squares / (n - 2) / across));
     }
 
-    /** Whether the slope is clear of nought. */
+    /** Whether the slope is clear of zero. */
     public boolean isClear() {
         return Math.abs(perYear) > halfWidth;
     }

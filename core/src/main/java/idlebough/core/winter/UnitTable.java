@@ -17,7 +17,7 @@ final class UnitTable {
     static final UnitTable BELOW_SEVEN = upTo(t -> t <= 7.2 ? 1 : 0);
 
     /** Hours not below freezing. */
-    static final UnitTable FROM_NOUGHT = from(t -> t >= 0 ? 1 : 0);
+    static final UnitTable FROM_ZERO = from(t -> t >= 0 ? 1 : 0);
 
     /**
      * Utah units (Richardson, Seeley & Walker 1974, HortScience 9:331–332), each upper edge included: 1.4 → 0, 2.4 →

@@ -14,7 +14,7 @@ import java.util.List;
  *
  * <p>How: the running sum from 1 September (south 1 March), the nought before the first hour included, has its least
  * value up to 31 December (south 30 June); of equals the latest; the next hour is the first that counts. Our reading of
- * the paper (winter.md 2).
+ * Richardson, Seeley & Walker 1974 (HortScience 9:331).
  *
  * @param from the first hour counted
  * @param daily running total at the end of each day of the report window

@@ -24,7 +24,7 @@ import org.apache.commons.csv.CSVRecord;
  *
  * <p>Detected: delimiter, headings in several languages, decimal comma, units by heading or by size, ISO and local
  * dates
- * by the values that occur ({@link Layout}). All of it can be corrected by a {@link Wish}.
+ * by the values that occur ({@link TableLayout}). All of it can be corrected by a {@link Wish}.
  */
 public final class WeatherFile {
     private static final int TOP = 150;
@@ -64,7 +64,7 @@ public final class WeatherFile {
      */
     public record Wish(
             Map<Integer, Column> columns,
-            Map<Integer, Unit> units,
+            Map<Integer, ColumnUnit> units,
             DateOrder order,
             TimeScale scale,
             boolean nextMorning) {
@@ -87,7 +87,7 @@ public final class WeatherFile {
      */
     public record Reading(
             String complaint,
-            Layout layout,
+            TableLayout layout,
             String archive,
             DateOrder order,
             boolean ambiguousOrder,
@@ -96,7 +96,7 @@ public final class WeatherFile {
             List<DayWeather> weather,
             List<Warning> warnings) {
 
-        static Reading failed(String complaint, Layout layout) {
+        static Reading failed(String complaint, TableLayout layout) {
             return new Reading(
                     complaint, layout, null, DateOrder.YEAR_FIRST, false, List.of(), Map.of(), List.of(), List.of());
         }
@@ -135,7 +135,7 @@ public final class WeatherFile {
         if (archive != null) {
             return archive;
         }
-        Layout layout = Layout.of(top(text), wish);
+        TableLayout layout = TableLayout.of(top(text), wish);
         if (layout == null) {
             return Reading.failed(
                     "No header row with a date, a minimum and a maximum was found, nor one with a time and a "
@@ -176,7 +176,7 @@ public final class WeatherFile {
         void row(long line, CSVRecord row);
     }
 
-    private static void feed(String text, Layout layout, Watch watch, Eater eater) throws IOException {
+    private static void feed(String text, TableLayout layout, Watch watch, Eater eater) throws IOException {
         int skip = 0;
         for (int i = 0; i < layout.first(); i++) {
             int end = text.indexOf('\n', skip);

@@ -99,7 +99,7 @@ public record WholeDays(List<DailyExtremes> days, Map<LocalDate, double[]> hours
                     values,
                     Element.RADIATION,
                     of.stream()
-                            .map(r -> r.watts() == null ? null : Double.valueOf(Unit.WATTS.kept(r.watts())))
+                            .map(r -> r.watts() == null ? null : Double.valueOf(ColumnUnit.WATTS.kept(r.watts())))
                             .toList(),
                     false);
             if (!values.isEmpty()) {

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * One winter reckoned.
+ * One winter computed.
  *
  * @param year in which it ends
  * @param missingDays days of the window without any measurement

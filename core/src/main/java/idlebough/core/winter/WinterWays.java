@@ -29,9 +29,4 @@ public final class WinterWays {
     public static final List<Way> ALL = List.of(UTAH);
 
     private WinterWays() {}
-
-    /** Whether this choice of {@link #UTAH} has a start of its own; null is the usual. */
-    public static boolean ownStart(String choice) {
-        return UTAH.choose(choice).value() == 1;
-    }
 }

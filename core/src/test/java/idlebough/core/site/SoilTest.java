@@ -147,7 +147,7 @@ class SoilTest {
                                 d(row, "in_k_m_d"), d(row, "in_d_eq_m"), d(row, "in_h_mid_m"), d(row, "in_q_m_d")),
                         row,
                         "out_spacing_m"));
-        // The handbook's layout vectors give the heap as it lies, grown by digging.
+        // An independent computation gives the heap as it lies, grown by digging.
         Vectors.joined("mound").forEach(row -> {
             Mound mound = new Mound(d(row, "top_d"), d(row, "height"), d(row, "side_m"), d(row, "settle_frac"));
             near(1000 * Barrows.of(mound.placed(), d(row, "bulk")).heaped(), row, "out:loose_l");
@@ -158,7 +158,7 @@ class SoilTest {
         assertThat(new Barrows(1.95).trailers()).isEqualTo(3);
     }
 
-    /** The figures of practice section 2 and of the trade's check list. */
+    /** Common practice. */
     @Test
     void theMildestAnswerThatIsEnough() {
         Crop peach = Shipped.crop("peach");

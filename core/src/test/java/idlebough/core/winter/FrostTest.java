@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Zones, frost dates, kill and trend against published edges and records with a known answer. */
 class FrostTest {
 
-    /** Edges of the USDA map, in °F by its definition; winter.md 6 for −28.9 and −28.8 °C. */
+    /** Edges of the USDA map, in °F by its definition, −28.9 and −28.8 °C its rounded edges. */
     @ParameterizedTest
     @CsvSource({
         "-28.9, 4b",
@@ -89,7 +89,7 @@ class FrostTest {
                 .filter(s -> s.name().equals("bloom"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(bloom.killed(-3.0)).as("winter.md 6").isCloseTo(0.463, within(0.0005));
+        assertThat(bloom.killed(-3.0)).as("Proebsting & Mills 1978, between the tenth and the nine tenths").isCloseTo(0.463, within(0.0005));
     }
 
     @Test

@@ -104,7 +104,7 @@ class StationRecordTest {
                 .isInstanceOf(IllegalStateException.class);
     }
 
-    /** A place moves the nights and not the days, and never turns a day upside down (winter.md 6, common practice). */
+    /** A place moves the nights and not the days, and never turns a day upside down (common practice). */
     @ParameterizedTest
     @org.junit.jupiter.params.provider.EnumSource(Exposure.class)
     void aPlaceMovesTheNights(Exposure exposure) {

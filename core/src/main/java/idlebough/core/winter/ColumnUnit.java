@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /** The units in which a weather table may give a column, and how they come to the unit in which it is kept. */
-public enum Unit {
+public enum ColumnUnit {
     CELSIUS("°C", "(?<!0[.,]1 ?)°c|_c\\b|celsius|degc|\\(c\\)", 0, 1, 1),
     FAHRENHEIT("°F", "°f|\\bf\\b|_f\\b|fahrenheit|degf", 32, 1, 1.8),
     KELVIN("K", "\\bk\\b|_k\\b|kelvin", 273.15, 1, 1),
@@ -34,7 +34,7 @@ public enum Unit {
     private final double times;
     private final double by;
 
-    Unit(String words, String named, double zero, double times, double by) {
+    ColumnUnit(String words, String named, double zero, double times, double by) {
         this.words = words;
         this.named = Pattern.compile(named, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
         this.zero = zero;
@@ -57,12 +57,12 @@ public enum Unit {
     }
 
     /** By name; null when there is none such. */
-    public static Unit of(String name) {
+    public static ColumnUnit of(String name) {
         return Arrays.stream(values())
                 .filter(unit -> unit.name().equals(name))
                 .findFirst()
                 .orElse(null);
     }
 
-    static final List<Unit> TEMPERATURES = List.of(CELSIUS, FAHRENHEIT, KELVIN, TENTHS);
+    static final List<ColumnUnit> TEMPERATURES = List.of(CELSIUS, FAHRENHEIT, KELVIN, TENTHS);
 }

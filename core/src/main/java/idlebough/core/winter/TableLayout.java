@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
  * @param columns left to right
  * @param first 0-based line of the first row of figures
  */
-public record Layout(char delimiter, int header, int first, List<Seen> columns) {
+public record TableLayout(char delimiter, int header, int first, List<Seen> columns) {
     private static final int LOOKED_AT = 100;
     private static final char[] DELIMITERS = {';', '\t', ',', '|'};
     private static final int SAMPLES = 4;
@@ -30,7 +30,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
      * @param unit null where the column needs none
      * @param samples its first cells
      */
-    public record Seen(String heading, Column column, Unit unit, List<String> samples) {}
+    public record Seen(String heading, Column column, ColumnUnit unit, List<String> samples) {}
 
     int find(Column column) {
         for (int i = 0; i < columns.size(); i++) {
@@ -66,7 +66,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
     }
 
     /** Null when these lines are no table at all. */
-    static Layout of(List<String> lines, WeatherFile.Wish wish) {
+    static TableLayout of(List<String> lines, WeatherFile.Wish wish) {
         int header = -1;
         char delimiter = ',';
         int most = 0;
@@ -103,7 +103,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
         List<String> headings = header >= 0
                 ? cells(lines.get(header), delimiter)
                 : samples.isEmpty() ? List.of() : numbered(samples.get(0).size());
-        return new Layout(delimiter, header, first, columns(headings, header >= 0, samples, wish));
+        return new TableLayout(delimiter, header, first, columns(headings, header >= 0, samples, wish));
     }
 
     private static List<String> numbered(int columns) {
@@ -159,7 +159,7 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
     }
 
     /** Null leaves a temperature's unit to the size of its figures. */
-    private static Unit unit(Column column, String heading, Unit wanted) {
+    private static ColumnUnit unit(Column column, String heading, ColumnUnit wanted) {
         if (column.units().isEmpty()) {
             return null;
         }
@@ -172,11 +172,11 @@ public record Layout(char delimiter, int header, int first, List<Seen> columns) 
                 .orElse(column.isTemperature() ? null : column.units().get(0));
     }
 
-    Layout with(int at, Unit unit) {
+    TableLayout with(int at, ColumnUnit unit) {
         List<Seen> seen = new ArrayList<>(columns);
         Seen old = seen.get(at);
         seen.set(at, new Seen(old.heading(), old.column(), unit, old.samples()));
-        return new Layout(delimiter, header, first, List.copyOf(seen));
+        return new TableLayout(delimiter, header, first, List.copyOf(seen));
     }
 
     private static int known(List<String> cells) {
