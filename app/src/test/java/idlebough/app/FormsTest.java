@@ -149,8 +149,8 @@ class FormsTest {
         assertThat(second.statusCode()).isEqualTo(409);
         assertThat(second.body())
                 .contains("Someone else changed this meanwhile")
-                .contains("4.0")
-                .contains("7.0")
+                .contains("4.0 %")
+                .contains("7.0 %")
                 .contains("name=\"slope\" value=\"7\"")
                 .contains("name=\"_revision\" value=\"" + plan().revision() + "\"");
         assertThat(plan().site().fall().slope()).isEqualTo(4);

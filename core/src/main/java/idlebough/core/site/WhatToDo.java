@@ -254,7 +254,7 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, List<Option> ways)
      * Hooghoudt for the pit's own rate: drains 0.9 m deep, water kept 0.6 m below the surface, 7 mm a day (common
      * design).
      */
-    private static double spacing(SoilPit pit) {
+    static double spacing(SoilPit pit) {
         double k = pit.rate() == null ? 0.1 : Math.max(0.02, pit.rate().kMmPerHour() * 24 / 1000);
         return FrenchDrain.spacing(k, 0.5, 0.3, 0.007);
     }

@@ -3,6 +3,7 @@ package idlebough.core.planting;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.Shipped;
 import idlebough.core.Vectors;
@@ -177,5 +178,60 @@ class PlantingTest {
         PlantingSection clay = section(POT, "mm106", Texture.CLAY, Map.of(), 42.3);
         assertThat(clay.spoil() / clay.holeLitres()).isBetween(1.2, 1.45);
         assertThat(clay.barrows()).isCloseTo(clay.spoil() / 70, org.assertj.core.data.Offset.offset(1e-9));
+    }
+
+    /** By hand: a hole of two balls, 0.92 m, less the ball; a third of that, and 15 % more for pressing together. */
+    @Test
+    void compostIsAShareOfWhatIsFilledIn() {
+        PlantingSection third =
+                section(POT, "mm106", Texture.LOAM, Map.of("planting.mix", "third", "planting.width", "two"), 44);
+        double filled = Math.PI / 4 * (0.92 * 0.92 - 0.46 * 0.46) * third.depth() * 1000;
+        assertThat(third.width()).isCloseTo(0.92, within(1e-9));
+        assertThat(third.compost()).isCloseTo(filled / 3 * 1.15, within(1e-6));
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of("planting.mix", "native"), 44)
+                        .compost())
+                .isZero();
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.46, 0.25, 0.13, 0.02);
+        PlantingSection roots = section(bare, "mm106", Texture.LOAM, Map.of("planting.mix", "fifth"), 44);
+        assertThat(roots.compost())
+                .as("bare roots fill no room")
+                .isCloseTo(
+                        Math.PI / 4 * roots.width() * roots.width() * roots.depth() * 1000 * 0.2 * 1.15, within(1e-6));
+    }
+
+    /** M9 wants a stake for life; MM106 and a seedling do not (common practice). */
+    @Test
+    void stakesByTheStock() {
+        PlantingSection dwarf = section(POT, "m9", Texture.LOAM, Map.of(), 44);
+        assertThat(dwarf.staked()).isTrue();
+        assertThat(dwarf.stakeAbove()).isEqualTo(1.5);
+        assertThat(dwarf.stake()).isCloseTo(1.5 / 0.7, within(1e-9));
+        assertThat(section(POT, "antonovka", Texture.LOAM, Map.of(), 44).staked())
+                .isFalse();
+        PlantingSection sandy = section(POT, "mm106", Texture.SAND, Map.of(), 44);
+        assertThat(sandy.stake()).isCloseTo(1.6, within(1e-9));
+        assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 44).stake()).isCloseTo(1.45, within(1e-9));
+    }
+
+    @Test
+    void theBudSideFacesAwayFromTheSun() {
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), 44).budSide()).isEqualTo("N");
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), -36).budSide()).isEqualTo("S");
+        assertThat(section(POT, "mm106", Texture.LOAM, Map.of(), 0).budSide()).isEqualTo("N");
+    }
+
+    /** Clay settles by 10 to 20 % of what was dug below the ball (common practice). */
+    @Test
+    void howSureTheSettlingIsKnown() {
+        PlantingSection loose = section(
+                POT, "mm106", Texture.CLAY, Map.of("planting.base", "loosened", "planting.firming", "loose"), 44);
+        assertThat(loose.settlingLow().total()).isLessThan(loose.settling().total());
+        assertThat(loose.settlingHigh().total()).isGreaterThan(loose.settling().total());
+        assertThat(loose.settlingHalfWidth())
+                .isCloseTo(
+                        (loose.settlingHigh().total() - loose.settlingLow().total()) / 2, within(1e-12))
+                .isPositive();
+        assertThat(loose.flareAtLast())
+                .isCloseTo(loose.raise() - loose.settling().total(), within(1e-12));
     }
 }

@@ -147,6 +147,9 @@ class SoilTest {
                                 d(row, "in_k_m_d"), d(row, "in_d_eq_m"), d(row, "in_h_mid_m"), d(row, "in_q_m_d")),
                         row,
                         "out_spacing_m"));
+        // By hand for 0.1 m/d, the slowest taken where nothing is measured: √((8·0.1·0.5·0.3 + 4·0.1·0.3²) ÷ 0.007).
+        assertThat(WhatToDo.spacing(pit(Texture.CLAY, null, SoilPit.Profile.UNSEEN)))
+                .isCloseTo(4.7208, within(0.0005));
         // An independent computation gives the heap as it lies, grown by digging.
         Vectors.joined("mound").forEach(row -> {
             Mound mound = new Mound(d(row, "top_d"), d(row, "height"), d(row, "side_m"), d(row, "settle_frac"));

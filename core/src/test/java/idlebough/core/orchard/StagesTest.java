@@ -1,0 +1,145 @@
+package idlebough.core.orchard;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.Shipped;
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.KeyFigure;
+import idlebough.core.judge.Stage;
+import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
+import idlebough.core.site.Site;
+import idlebough.core.site.SiteStage;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Texture;
+import idlebough.core.site.Tree;
+import idlebough.core.variety.Choice;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** What the stages of one small orchard say: that each asks the right rules of the right things. */
+class StagesTest {
+    private static final LocalDate PLANTING = LocalDate.of(2027, 3, 20);
+    /** Drains as apples want it. */
+    private static final double GOOD = 40;
+    /** A tenth of what any crop wants. */
+    private static final double WET = 2;
+
+    private static Orchard orchard(SoilPit... pits) {
+        return Orchard.empty(44, PLANTING)
+                .with(Site.empty(44).with(Plot.rectangle(30, 20)).withPits(List.of(pits)))
+                .withChoices(List.of(new Choice("c", "apple-cox", Optional.of("mm106"), 1)));
+    }
+
+    private static Tree tree(Footing footing, Tree.State state) {
+        return new Tree(
+                "t",
+                "A1",
+                new Point(12, 10),
+                new Tree.Kind("apple-cox", Optional.of("mm106")),
+                new NurseryTree(Form.BARE, 0.45, 0.25, 0.13, 0.02),
+                footing,
+                new Tree.Life(state, Optional.empty()),
+                Optional.of("c"));
+    }
+
+    private static SiteStage site(Orchard orchard) {
+        return Evaluation.of(orchard).site();
+    }
+
+    private static List<String> rules(Findings findings) {
+        return findings.all().stream().map(finding -> finding.rule().id()).toList();
+    }
+
+    @Test
+    void nothingIsBegunInAnEmptyOrchardAndNothingIsSaid() {
+        List<Stage> stages = Evaluation.of(Orchard.empty(44, PLANTING)).stages();
+        assertThat(stages).hasSize(10);
+        assertThat(stages.get(0).begun()).isFalse();
+        assertThat(stages).filteredOn(stage -> stage.judged().count(Standing.STOP) > 0).isEmpty();
+        assertThat(Evaluation.of(orchard()).site().begun()).isTrue();
+    }
+
+    /** Apples want pH 5.5 to 7 (common practice). */
+    @Test
+    void theGroundIsAskedForTheCropsThatAreWishedFor() {
+        SiteStage limy = site(orchard(Shipped.pit(GOOD, 8.2, Texture.LOAM)));
+        assertThat(limy.crops()).containsExactly(Shipped.crop("apple"));
+        assertThat(limy.tooAlkaline()).isTrue();
+        assertThat(limy.tooAcid()).isFalse();
+        SiteStage sour = site(orchard(Shipped.pit(GOOD, 4.2, Texture.LOAM)));
+        assertThat(sour.tooAcid()).isTrue();
+        assertThat(sour.tooAlkaline()).isFalse();
+        SiteStage fair = site(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM), Shipped.pit(GOOD)));
+        assertThat(fair.tooAcid()).isFalse();
+        assertThat(fair.tooAlkaline()).isFalse();
+        assertThat(fair.hasPan()).isFalse();
+        assertThat(fair.pits()).hasSize(2);
+        SoilPit panned =
+                new SoilPit("q", "2", new Point(2, 2), Texture.LOAM, 0.2, 0.4, null, List.of(), SoilPit.Profile.UNSEEN);
+        assertThat(site(orchard(panned)).hasPan()).isTrue();
+    }
+
+    @Test
+    void slowSoilIsSaidOncePerPitAndGoesWithTheMound() {
+        SoilPit wet = Shipped.pit(WET, 6.3, Texture.CLAY);
+        assertThat(site(orchard(wet)).judged().worst(Subject.pit("p"))).isEqualTo(Standing.STOP);
+        Orchard planned = orchard(wet).withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED)));
+        SiteStage onGrade = site(planned);
+        assertThat(onGrade.pitOf("t")).contains(wet);
+        assertThat(onGrade.judged().worst(Subject.pit("p"))).isEqualTo(Standing.STOP);
+        assertThat(rules(onGrade.judged())).contains("site.sun");
+        SiteStage raised = site(planned.withTrees(List.of(tree(Footing.TALL_MOUND, Tree.State.PLANNED))));
+        assertThat(rules(raised.judged())).doesNotContain("site.drainage");
+        SiteStage standing = site(planned.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
+        assertThat(rules(standing.judged()))
+                .as("an old tree has shown that it lives")
+                .doesNotContain("site.drainage");
+    }
+
+    @Test
+    void theKeyFigureOfAPitIsHowItDrains() {
+        assertThat(site(orchard(Shipped.pit(GOOD))).keyFigures()).singleElement().satisfies(figure -> {
+            assertThat(figure.key()).isEqualTo("site.drains");
+            assertThat(figure.subject()).isEqualTo(Subject.pit("p"));
+            assertThat(figure.value().orElseThrow()).isCloseTo(GOOD, org.assertj.core.data.Offset.offset(0.01));
+        });
+        SoilPit untested =
+                new SoilPit("q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
+        assertThat(site(orchard(untested)).keyFigures())
+                .singleElement()
+                .extracting(KeyFigure::value)
+                .isEqualTo(Optional.empty());
+    }
+
+    @Test
+    void aTreeToPlantIsJudgedInEveryRoomThatConcernsItAndAStandingOneIsNot() {
+        Orchard orchard = orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM))
+                .withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED)));
+        Evaluation planned = Evaluation.of(orchard);
+        Subject tree = Subject.tree("t");
+        for (Stage stage : List.of(planned.partners(), planned.layout(), planned.planting())) {
+            assertThat(stage.begun()).as(stage.room().key()).isTrue();
+            assertThat(stage.judged().about(tree)).as(stage.room().key()).isNotEmpty();
+        }
+        assertThat(planned.planting().keyFigures())
+                .extracting(KeyFigure::key)
+                .contains("planting.union", "planting.depth");
+        assertThat(planned.layout().trees()).hasSize(1);
+        assertThat(planned.partners().judged().about(tree))
+                .as("one apple that rejects its own pollen stands alone")
+                .extracting(Finding::standing)
+                .contains(Standing.STOP);
+        Evaluation stands = planned.with(orchard.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
+        assertThat(stands.planting().keyFigures()).isEmpty();
+        assertThat(stands.layout().judged().about(tree)).as("it still takes its room").isNotEmpty();
+    }
+}
