@@ -103,10 +103,11 @@ public class Pages {
         return plan;
     }
 
-    /** Class names by which the style sheet hides what this role may not do. */
+    /** The class name by which the style sheet hides forms that this role may not send; empty for who plans. */
     private static String rights(PlanView plan) {
-        return (plan.head().role().may(Right.PLAN) ? "may-plan " : "")
-                + (plan.head().role().may(Right.RECORD) ? "may-record" : "");
+        return plan.head().role().may(Right.PLAN)
+                ? ""
+                : plan.head().role().may(Right.RECORD) ? "records" : "looks";
     }
 
     private static void line(Model model, PlanView plan, StagePage here) {
