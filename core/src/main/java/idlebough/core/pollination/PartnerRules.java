@@ -84,6 +84,9 @@ public final class PartnerRules {
         if (all.stream().allMatch(link -> link.partner().variety().key().equals(own))) {
             return say("one-plant");
         }
+        if (all.stream().noneMatch(link -> link.partner().variety().givesPollen())) {
+            return say("barren");
+        }
         PartnerScore best = all.stream().min(Link.BEST_FIRST).orElseThrow().score();
         if (best.genes() == 0) {
             return say("refuses");

@@ -1,6 +1,17 @@
 package idlebough.core.daybook;
 
+import org.junit.jupiter.api.Test;
+import java.util.Optional;
+import java.util.Map;
+import java.time.LocalDate;
+import idlebough.core.site.Texture;
+import idlebough.core.site.Footing;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.crop.NurseryTree;
+import idlebough.core.crop.Form;
+import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
@@ -14,6 +25,8 @@ import org.junit.jupiter.params.provider.CsvSource;
  * board were predicted, and the least wanted is 10.
  */
 class UnionCheckTest {
+    private static final LocalDate PLANTED = LocalDate.of(2026, 3, 14);
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -33,5 +46,33 @@ class UnionCheckTest {
             assertThat(finding.subject()).isEqualTo(Subject.tree("t1"));
             assertThat(finding.remedies()).isNotEmpty();
         });
+    }
+
+    /** On a firm base a bare tree does not sink: half a centimetre either way is the reading's. */
+    @Test
+    void theBandIsThatOfTheSettlingAndTheReading() {
+        PlantingSection firm = section(Form.BARE, Texture.LOAM, Map.of());
+        UnionCheck check = UnionCheck.of(firm, PLANTED, 0.14, PLANTED.plusWeeks(8), 0.138);
+        assertThat(check.weeks()).isEqualTo(8);
+        assertThat(check.expected()).isCloseTo(0.14, within(1e-9));
+        assertThat(check.low()).isCloseTo(0.135, within(1e-9));
+        assertThat(check.high()).isCloseTo(0.145, within(1e-9));
+        // Container balls sink by a twentieth, 3 to 10 % (common practice): two thirds of it in about three weeks.
+        PlantingSection pot = section(Form.CONTAINER, Texture.LOAM, Map.of());
+        UnionCheck later = UnionCheck.of(pot, PLANTED, 0.14, PLANTED.plusWeeks(104), 0.12);
+        assertThat(later.expected()).isCloseTo(0.14 - 0.05 * 0.41, within(0.001));
+        assertThat(later.low()).isCloseTo(0.14 - 0.10 * 0.41 - 0.005, within(0.001));
+        assertThat(later.high()).isCloseTo(0.14 - 0.03 * 0.41 + 0.005, within(0.001));
+    }
+
+    private static PlantingSection section(Form form, Texture texture, Map<String, String> ways) {
+        return PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(form, 0.46, 0.41, 0.13, 0.02),
+                Optional.of(Shipped.stock("mm106")),
+                texture,
+                Footing.GRADE,
+                ways,
+                Optional.empty(),
+                44));
     }
 }

@@ -1,6 +1,14 @@
 package idlebough.core.orchard;
 
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.ParameterizedTest;
+import java.util.Locale;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.measure.Display;
+import idlebough.core.layout.PlannedTree;
+import idlebough.core.layout.Crowns;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.Shipped;
 import idlebough.core.crop.Form;
@@ -141,5 +149,65 @@ class StagesTest {
         Evaluation stands = planned.with(orchard.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
         assertThat(stands.planting().keyFigures()).isEmpty();
         assertThat(stands.layout().judged().about(tree)).as("it still takes its room").isNotEmpty();
+    }
+
+    private static Tree at(String id, String variety, double x) {
+        return new Tree(
+                id,
+                id,
+                new Point(x, 10),
+                new Tree.Kind(variety, Optional.of("mm106")),
+                new NurseryTree(Form.BARE, 0.45, 0.25, 0.13, 0.02),
+                Footing.GRADE,
+                Tree.Life.PLANNED,
+                variety.equals("apple-cox") ? Optional.of("c") : Optional.empty());
+    }
+
+    private static Evaluation with(Tree... trees) {
+        return Evaluation.of(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM)).withTrees(List.of(trees)));
+    }
+
+    /** When two crowns touch, half of the one and half of the other make the distance between their stems. */
+    @Test
+    void crownsTouchWhenTheirHalvesMakeTheDistance() {
+        Evaluation near = with(at("a", "apple-cox", 10), at("b", "apple-cox", 12.5));
+        PlannedTree a = near.layout().tree("a");
+        PlannedTree b = near.layout().tree("b");
+        double year = Crowns.yearOfTouch(a, b);
+        assertThat((a.crown(year) + b.crown(year)) / 2).isCloseTo(2.5, within(1e-4));
+        assertThat(year).isBetween(2.0, 15.0);
+        assertThat(Crowns.room(a, b)).isCloseTo(2.5 - a.size().spread(), within(1e-9));
+        assertThat(near.layout().nearest(a)).contains(b);
+        Evaluation far = with(at("a", "apple-cox", 3), at("b", "apple-cox", 27));
+        assertThat(Crowns.yearOfTouch(far.layout().tree("a"), far.layout().tree("b")))
+                .isInfinite();
+        assertThat(Crowns.yearOfTouch(a, b)).as("closer ones touch sooner").isGreaterThan(touch(2));
+    }
+
+    private static double touch(double apart) {
+        Evaluation two = with(at("a", "apple-cox", 10), at("b", "apple-cox", 10 + apart));
+        return Crowns.yearOfTouch(two.layout().tree("a"), two.layout().tree("b"));
+    }
+
+    /** Why a tree sets too little: each reason where it holds (common practice; S-alleles and ploidy of the catalogue). */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "apple-cox; apple-cox; 13; Trees of the same variety are one plant to each other.",
+                "apple-cox; apple-bramley; 13; The others give no pollen worth counting.",
+                "cherry-bing; cherry-napoleon; 13; It refuses the pollen of the others.",
+                "apple-cox; apple-james-grieve; 28; The others stand too far off.",
+                "apple-cox; peach-redhaven; 13; No other tree of its kind is planned."
+            })
+    void whyATreeSetsTooLittle(String lonely, String other, double x, String why) {
+        Evaluation two = with(at("a", lonely, 1), at("b", other, x));
+        String reason = two.partners().judged().about(Subject.tree("a")).stream()
+                .filter(finding -> finding.rule().id().equals("pollination.partner"))
+                .findFirst()
+                .orElseThrow()
+                .reason()
+                .in(new Display(UnitSystem.METRIC, Locale.UK));
+        assertThat(reason).endsWith(why);
     }
 }
