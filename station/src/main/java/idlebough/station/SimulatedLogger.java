@@ -130,10 +130,10 @@ public final class SimulatedLogger implements LiveStation {
     private double celsius(List<MadeWeather.Day> days, Instant at) {
         LocalDateTime local = local(at);
         int index = (int) ChronoUnit.DAYS.between(begin, local.toLocalDate());
-        double from = days.get(index).hours()[local.getHour()];
+        double from = days.get(index).celsius(local.getHour());
         double to = local.getHour() == 23
-                ? days.get(index + 1).hours()[0]
-                : days.get(index).hours()[local.getHour() + 1];
+                ? days.get(index + 1).celsius(0)
+                : days.get(index).celsius(local.getHour() + 1);
         return Math.rint(10 * (from + (to - from) * local.getMinute() / 60)) / 10;
     }
 }

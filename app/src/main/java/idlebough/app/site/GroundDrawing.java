@@ -176,17 +176,11 @@ public final class GroundDrawing {
         return new Point(x, y);
     }
 
-    /**
-     * Rings of plan metres, x and y by turns, as one path; all turned the same way round, so that they add up when
-     * filled.
-     */
-    public static String rings(List<double[]> rings, Sheet sheet) {
+    /** Rings of plan metres as one path; all turned the same way round, so that they add up when filled. */
+    public static String rings(List<List<Point>> rings, Sheet sheet) {
         StringBuilder path = new StringBuilder();
-        for (double[] ring : rings) {
-            List<Point> points = new ArrayList<>();
-            for (int i = 0; i < ring.length; i += 2) {
-                points.add(new Point(ring[i], ring[i + 1]));
-            }
+        for (List<Point> ring : rings) {
+            List<Point> points = new ArrayList<>(ring);
             if (turnsLeft(ring)) {
                 java.util.Collections.reverse(points);
             }
@@ -195,11 +189,12 @@ public final class GroundDrawing {
         return path.toString();
     }
 
-    private static boolean turnsLeft(double[] ring) {
+    private static boolean turnsLeft(List<Point> ring) {
         double twice = 0;
-        int n = ring.length;
-        for (int i = 0; i < n; i += 2) {
-            twice += ring[i] * ring[(i + 3) % n] - ring[(i + 2) % n] * ring[i + 1];
+        for (int i = 0; i < ring.size(); i++) {
+            Point a = ring.get(i);
+            Point b = ring.get((i + 1) % ring.size());
+            twice += a.x() * b.y() - b.x() * a.y();
         }
         return twice > 0;
     }

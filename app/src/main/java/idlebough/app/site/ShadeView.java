@@ -61,7 +61,7 @@ class ShadeView {
         model.addAttribute(
                 "casts",
                 shade.casts().stream()
-                        .map(c -> new Cast(GroundDrawing.rings(c.patches(), sheet), c.opacity() < 1))
+                        .map(c -> new Cast(GroundDrawing.rings(c.rings(), sheet), c.opacity() < 1))
                         .toList());
         Double perMetre = sun.isUp()
                 ? SunPath.shadowPerMetre(sun.elevation(), terrain.ground().rise(sun.azimuth() - site.rotation() + 180))

@@ -45,13 +45,46 @@ public record Shade(List<Cast> casts) {
         }
     }
 
-    /**
-     * The shadow of one feature.
-     *
-     * @param opacity share of the light that it takes, 0 to 1
-     * @param patches rings of plan metres, x and y by turns; together they cover the shadow, and may overlap
-     */
-    public record Cast(String id, double opacity, List<double[]> patches) {
+    /** The shadow of one feature. */
+    public static final class Cast {
+        private final String id;
+        private final double opacity;
+        private final List<double[]> patches;
+
+        private Cast(String id, double opacity, List<double[]> patches) {
+            this.id = id;
+            this.opacity = opacity;
+            this.patches = patches;
+        }
+
+        /** Of the feature. */
+        public String id() {
+            return id;
+        }
+
+        /** Share of the light that it takes, 0 to 1. */
+        public double opacity() {
+            return opacity;
+        }
+
+        /** Rings of plan metres; together they cover the shadow, and may overlap. */
+        public List<List<Point>> rings() {
+            return patches.stream().map(Cast::ring).toList();
+        }
+
+        private static List<Point> ring(double[] patch) {
+            List<Point> ring = new ArrayList<>();
+            for (int i = 0; i < patch.length; i += 2) {
+                ring.add(new Point(patch[i], patch[i + 1]));
+            }
+            return ring;
+        }
+
+        /** The same rings as figures, x and y by turns, for the loops of this room. */
+        List<double[]> patches() {
+            return patches;
+        }
+
         boolean covers(double x, double y) {
             for (double[] ring : patches) {
                 if (inside(ring, x, y)) {

@@ -27,8 +27,31 @@ public record MadeWeather(WeatherGenerator temperatures, double latitude, double
 
     private static final double CALM = 2.6;
 
-    /** @param hours 24 temperatures by the curve of the extremes, °C */
-    public record Day(DailyExtremes extremes, double[] hours, DayWeather weather) {}
+    /** One day, with its temperatures by the curve of its extremes. */
+    public static final class Day {
+        private final DailyExtremes extremes;
+        private final double[] hours;
+        private final DayWeather weather;
+
+        private Day(DailyExtremes extremes, double[] hours, DayWeather weather) {
+            this.extremes = extremes;
+            this.hours = hours;
+            this.weather = weather;
+        }
+
+        public DailyExtremes extremes() {
+            return extremes;
+        }
+
+        public DayWeather weather() {
+            return weather;
+        }
+
+        /** °C at a full hour, 0 to 23. */
+        public double celsius(int hour) {
+            return hours[hour];
+        }
+    }
 
     /** Both days included; the first decides the whole sequence. */
     public List<Day> days(LocalDate first, LocalDate last) {

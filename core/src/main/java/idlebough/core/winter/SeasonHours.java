@@ -6,15 +6,38 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The hourly temperatures of a stretch of days: as measured where a day was measured by the hour, else computed from
- * its
+ * The hourly temperatures of a stretch of days: as measured where a day was measured by the hour, else computed from its
  * extremes with the days before and after, so that the edges are right.
- *
- * @param first day, from its hour 0
- * @param celsius 24 for each day
- * @param days the extremes behind them, short gaps filled
  */
-public record SeasonHours(LocalDate first, double[] celsius, List<DailyExtremes> days) {
+public final class SeasonHours {
+    private final LocalDate first;
+    private final double[] celsius;
+    private final List<DailyExtremes> days;
+
+    /**
+     * @param first day, from its hour 0
+     * @param celsius 24 for each day
+     * @param days the extremes behind them, short gaps filled
+     */
+    SeasonHours(LocalDate first, double[] celsius, List<DailyExtremes> days) {
+        this.first = first;
+        this.celsius = celsius;
+        this.days = List.copyOf(days);
+    }
+
+    public LocalDate first() {
+        return first;
+    }
+
+    /** The extremes behind the hours, short gaps filled. */
+    public List<DailyExtremes> days() {
+        return days;
+    }
+
+    /** For the loops of this room; nobody writes into it. */
+    double[] celsius() {
+        return celsius;
+    }
 
     /** Null when the stretch has longer gaps than are filled; see {@link StationRecord#window}. */
     public static SeasonHours of(StationRecord record, double latitude, LocalDate from, LocalDate to) {
