@@ -105,9 +105,7 @@ public class Pages {
 
     /** The class name by which the style sheet hides forms that this role may not send; empty for who plans. */
     private static String rights(PlanView plan) {
-        return plan.head().role().may(Right.PLAN)
-                ? ""
-                : plan.head().role().may(Right.RECORD) ? "records" : "looks";
+        return plan.head().role().may(Right.PLAN) ? "" : plan.head().role().may(Right.RECORD) ? "records" : "looks";
     }
 
     private static void line(Model model, PlanView plan, StagePage here) {

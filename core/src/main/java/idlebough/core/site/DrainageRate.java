@@ -61,7 +61,8 @@ public record DrainageRate(
     /**
      * The same readings if the walls were sealed by the spade and water left through the bottom alone: then the
      * soil's own
-     * rate is the fall itself, mm/h in a 12-inch hole (van Hoorn 1979; Ritzema 1994, ILRI Publ. 16: inverse auger hole).
+     * rate is the fall itself, mm/h in a 12-inch hole (van Hoorn 1979; Ritzema 1994, ILRI Publ. 16: inverse auger
+     * hole).
      */
     public double ifGlazed() {
         return 3 * rawMmPerHour;

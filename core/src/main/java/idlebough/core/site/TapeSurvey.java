@@ -117,8 +117,8 @@ public record TapeSurvey(
         double misclosure = spare > 0 ? Math.sqrt(squares / spare) : 0;
         List<Doubt> doubts = spare >= 2 && misclosure > EXPECTED * 1.5 ? doubts(solver, ring, tapes, spare) : List.of();
         List<MeasuredTape> lines = tapes.stream()
-                .map(tape ->
-                        new MeasuredTape(tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
+                .map(tape -> new MeasuredTape(
+                        tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
                 .toList();
         return new TapeSurvey(
                 List.of(corners),

@@ -7,7 +7,8 @@ import java.time.LocalDateTime;
 /**
  * When a variety blooms in one spring, by the sequential model: chill from the season's start until its need is met,
  * then
- * heat from the next hour until its need is met (common practice; heat after Anderson, Richardson & Kesner 1986, Acta Hort. 184:71). A date is good to
+ * heat from the next hour until its need is met (common practice; heat after Anderson, Richardson & Kesner 1986, Acta
+ * Hort. 184:71). A date is good to
  * ±5 to
  * 7 days (common practice), never to the hour.
  *

@@ -144,7 +144,11 @@ public enum Column {
     WIND(
             "wind speed",
             Element.WIND,
-            List.of(ColumnUnit.METRES_A_SECOND, ColumnUnit.KILOMETRES_AN_HOUR, ColumnUnit.MILES_AN_HOUR, ColumnUnit.KNOTS),
+            List.of(
+                    ColumnUnit.METRES_A_SECOND,
+                    ColumnUnit.KILOMETRES_AN_HOUR,
+                    ColumnUnit.MILES_AN_HOUR,
+                    ColumnUnit.KNOTS),
             "wind",
             "windspeed",
             "wspd",
@@ -173,7 +177,12 @@ public enum Column {
     RADIATION(
             "radiation",
             Element.RADIATION,
-            List.of(ColumnUnit.MEGAJOULES, ColumnUnit.WATTS, ColumnUnit.JOULES, ColumnUnit.KILOWATT_HOURS, ColumnUnit.LANGLEYS),
+            List.of(
+                    ColumnUnit.MEGAJOULES,
+                    ColumnUnit.WATTS,
+                    ColumnUnit.JOULES,
+                    ColumnUnit.KILOWATT_HOURS,
+                    ColumnUnit.LANGLEYS),
             "radiation",
             "solar",
             "srad",

@@ -6,7 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The hourly temperatures of a stretch of days: as measured where a day was measured by the hour, else computed from its
+ * The hourly temperatures of a stretch of days: as measured where a day was measured by the hour, else computed from
+ * its
  * extremes with the days before and after, so that the edges are right.
  */
 public final class SeasonHours {

@@ -1,22 +1,22 @@
 package idlebough.core.daybook;
 
-import org.junit.jupiter.api.Test;
-import java.util.Optional;
-import java.util.Map;
-import java.time.LocalDate;
-import idlebough.core.site.Texture;
-import idlebough.core.site.Footing;
-import idlebough.core.planting.PlantingSection;
-import idlebough.core.crop.NurseryTree;
-import idlebough.core.crop.Form;
-import idlebough.core.Shipped;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.Shipped;
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.site.Footing;
+import idlebough.core.site.Texture;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 

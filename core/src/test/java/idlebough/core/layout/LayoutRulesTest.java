@@ -7,6 +7,7 @@ import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
+import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
 import idlebough.core.site.Footing;
@@ -19,6 +20,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LayoutRulesTest {
     private static final Plot PLOT = Plot.rectangle(60, 40);
@@ -216,5 +219,55 @@ class LayoutRulesTest {
         PlannedTree b = tree("b", "apple-golden", "mm106", 13, 10);
         assertThat(Crowns.roomWorking(a, b).steps()).hasSize(3);
         assertThat(Crowns.edgeWorking(PLOT, a).steps()).hasSize(2);
+    }
+
+    /**
+     * How near a tree 4 m wide and 4.5 m tall may be set by the program. By hand from common practice: half the width
+     * from a house, a metre off wet ground, each with a tenth more and a decimetre for the drawing; the crown off the
+     * beds; three quarters of a metre beside a path 1.2 m wide.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "BUILDING, 2.25, false",
+        "BUILDING, 2.35, true",
+        "WET, 1.15, false",
+        "WET, 1.25, true",
+        "BEDS, 1.95, false",
+        "BEDS, 2.05, true",
+        "PATH, 1.30, false",
+        "PATH, 1.40, true",
+        "VIEW, 0.10, true"
+    })
+    void howNearTheProgramPlants(Feature.Kind kind, double off, boolean may) {
+        List<Point> places = switch (kind.shape()) {
+            case POINT -> List.of(new Point(30, 20));
+            case LINE -> List.of(new Point(30, 0), new Point(30, 40));
+            case AREA -> List.of(new Point(30, 10), new Point(34, 10), new Point(34, 30), new Point(30, 30));
+        };
+        Feature feature = new Feature("f", kind, "", places, null, null, null, false, null, null, null);
+        assertThat(Clearance.clear(new Point(30 - off, 20), new TreeSize(4, 4.5), new FeatureIndex(List.of(feature))))
+                .isEqualTo(may);
+    }
+
+    /**
+     * Half the width and the line's own distance from a wire that the tree can reach; a low tree may stand under it.
+     */
+    @ParameterizedTest
+    @CsvSource({"7, 3.0, 4.5, false", "7, 6.0, 4.5, true", "12, 0.5, 4.5, true", "7, 0.5, 2, true"})
+    void underAWire(double wire, double off, double tall, boolean may) {
+        Feature line = new Feature(
+                "f",
+                Feature.Kind.OVERHEAD,
+                "",
+                List.of(new Point(30, 0), new Point(30, 40)),
+                wire,
+                null,
+                null,
+                false,
+                null,
+                3.0,
+                null);
+        assertThat(Clearance.clear(new Point(30 - off, 20), new TreeSize(4, tall), new FeatureIndex(List.of(line))))
+                .isEqualTo(may);
     }
 }

@@ -1,12 +1,5 @@
 package idlebough.core.orchard;
 
-import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.ParameterizedTest;
-import java.util.Locale;
-import idlebough.core.measure.UnitSystem;
-import idlebough.core.measure.Display;
-import idlebough.core.layout.PlannedTree;
-import idlebough.core.layout.Crowns;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -19,6 +12,10 @@ import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
+import idlebough.core.layout.Crowns;
+import idlebough.core.layout.PlannedTree;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
@@ -30,8 +27,11 @@ import idlebough.core.site.Tree;
 import idlebough.core.variety.Choice;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the stages of one small orchard say: that each asks the right rules of the right things. */
 class StagesTest {
@@ -72,7 +72,9 @@ class StagesTest {
         List<Stage> stages = Evaluation.of(Orchard.empty(44, PLANTING)).stages();
         assertThat(stages).hasSize(10);
         assertThat(stages.get(0).begun()).isFalse();
-        assertThat(stages).filteredOn(stage -> stage.judged().count(Standing.STOP) > 0).isEmpty();
+        assertThat(stages)
+                .filteredOn(stage -> stage.judged().count(Standing.STOP) > 0)
+                .isEmpty();
         assertThat(Evaluation.of(orchard()).site().begun()).isTrue();
     }
 
@@ -115,13 +117,15 @@ class StagesTest {
 
     @Test
     void theKeyFigureOfAPitIsHowItDrains() {
-        assertThat(site(orchard(Shipped.pit(GOOD))).keyFigures()).singleElement().satisfies(figure -> {
-            assertThat(figure.key()).isEqualTo("site.drains");
-            assertThat(figure.subject()).isEqualTo(Subject.pit("p"));
-            assertThat(figure.value().orElseThrow()).isCloseTo(GOOD, org.assertj.core.data.Offset.offset(0.01));
-        });
-        SoilPit untested =
-                new SoilPit("q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
+        assertThat(site(orchard(Shipped.pit(GOOD))).keyFigures())
+                .singleElement()
+                .satisfies(figure -> {
+                    assertThat(figure.key()).isEqualTo("site.drains");
+                    assertThat(figure.subject()).isEqualTo(Subject.pit("p"));
+                    assertThat(figure.value().orElseThrow()).isCloseTo(GOOD, org.assertj.core.data.Offset.offset(0.01));
+                });
+        SoilPit untested = new SoilPit(
+                "q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
         assertThat(site(orchard(untested)).keyFigures())
                 .singleElement()
                 .extracting(KeyFigure::value)
@@ -148,7 +152,9 @@ class StagesTest {
                 .contains(Standing.STOP);
         Evaluation stands = planned.with(orchard.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
         assertThat(stands.planting().keyFigures()).isEmpty();
-        assertThat(stands.layout().judged().about(tree)).as("it still takes its room").isNotEmpty();
+        assertThat(stands.layout().judged().about(tree))
+                .as("it still takes its room")
+                .isNotEmpty();
     }
 
     private static Tree at(String id, String variety, double x) {
@@ -189,7 +195,9 @@ class StagesTest {
         return Crowns.yearOfTouch(two.layout().tree("a"), two.layout().tree("b"));
     }
 
-    /** Why a tree sets too little: each reason where it holds (common practice; S-alleles and ploidy of the catalogue). */
+    /**
+     * Why a tree sets too little: each reason where it holds (common practice; S-alleles and ploidy of the catalogue).
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = ';',

@@ -228,8 +228,7 @@ class PlantingTest {
         assertThat(loose.settlingLow().total()).isLessThan(loose.settling().total());
         assertThat(loose.settlingHigh().total()).isGreaterThan(loose.settling().total());
         assertThat(loose.settlingHalfWidth())
-                .isCloseTo(
-                        (loose.settlingHigh().total() - loose.settlingLow().total()) / 2, within(1e-12))
+                .isCloseTo((loose.settlingHigh().total() - loose.settlingLow().total()) / 2, within(1e-12))
                 .isPositive();
         assertThat(loose.flareAtLast())
                 .isCloseTo(loose.raise() - loose.settling().total(), within(1e-12));

@@ -89,7 +89,9 @@ class FrostTest {
                 .filter(s -> s.name().equals("bloom"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(bloom.killed(-3.0)).as("Proebsting & Mills 1978, between the tenth and the nine tenths").isCloseTo(0.463, within(0.0005));
+        assertThat(bloom.killed(-3.0))
+                .as("Proebsting & Mills 1978, between the tenth and the nine tenths")
+                .isCloseTo(0.463, within(0.0005));
     }
 
     @Test

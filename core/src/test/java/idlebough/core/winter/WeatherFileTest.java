@@ -245,7 +245,9 @@ class WeatherFileTest {
         String text = "nap,also,felso\n2021-01-01,-3,4\n2021-01-02,-2,5\n";
         WeatherFile.Reading open = read(text);
         assertThat(open.complaint()).contains("does not say which column");
-        assertThat(open.layout().columns()).extracting(TableLayout.Seen::heading).containsExactly("nap", "also", "felso");
+        assertThat(open.layout().columns())
+                .extracting(TableLayout.Seen::heading)
+                .containsExactly("nap", "also", "felso");
         assertThat(open.layout().columns().get(0).column())
                 .as("dates are known by their looks")
                 .isEqualTo(Column.DATE);
