@@ -23,6 +23,9 @@ public record SectionDrawing(
         int flip,
         Sheet sheet,
         Mound mound) {
+    /** Length of the scale bar, m. */
+    static final double BAR = 0.2;
+
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
 
@@ -57,5 +60,9 @@ public record SectionDrawing(
     /** Bearing from which storms come, degrees; null when not known. */
     public Double storm() {
         return section.setting().stormWind().orElse(null);
+    }
+
+    public SectionPaths paths() {
+        return new SectionPaths(this);
     }
 }
