@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -156,6 +157,36 @@ class FormsTest {
         assertThat(plan().site().fall().slope()).isEqualTo(4);
         grower.post(base + "/site/edit", ground("slope", "7"));
         assertThat(plan().site().fall().slope()).as("saved again, knowingly").isEqualTo(7);
+    }
+
+    @Test
+    void aSecondClickMakesNoSecondOrchardAndNoSecondPit() {
+        Map<String, String> twice =
+                Map.of("id", UUID.randomUUID().toString(), "name", "Twice", "latitude", "42", "timeZone", "UTC");
+        String first =
+                grower.post("/orchards", twice).headers().firstValue("location").orElseThrow();
+        assertThat(grower.post("/orchards", twice).headers().firstValue("location"))
+                .contains(first);
+        Map<String, String> pit = Map.of(
+                "_edit",
+                UUID.randomUUID().toString(),
+                "label",
+                "1",
+                "x",
+                "3",
+                "y",
+                "4",
+                "texture",
+                "CLAY",
+                "topsoil",
+                "20");
+        String dug = grower.post(base + "/site/pits/new", pit)
+                .headers()
+                .firstValue("location")
+                .orElseThrow();
+        assertThat(grower.post(base + "/site/pits/new", pit).headers().firstValue("location"))
+                .contains(dug);
+        assertThat(plan().rows().pits()).hasSize(1);
     }
 
     @Test

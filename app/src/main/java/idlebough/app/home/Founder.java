@@ -11,6 +11,7 @@ import idlebough.core.layout.RowFill;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,11 +41,22 @@ public class Founder {
     @Transactional
     public String found(String account, String name, double latitude, String zone) {
         String id = Ids.next();
+        found(new Scope(id, account), name, latitude, zone);
+        return id;
+    }
+
+    /**
+     * @param scope the new orchard's id, and who founds it
+     * @throws DuplicateKeyException when there is an orchard of this id
+     */
+    @Transactional
+    public void found(Scope scope, String name, double latitude, String zone) {
+        String id = scope.orchard();
         LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(zone)));
         LocalDate planting = LocalDate.of(today.getYear(), latitude < 0 ? SOUTH : NORTH, MIDDLE_OF_MONTH);
         boolean late = planting.isBefore(today.plusDays(NOTICE_DAYS));
         founding.found(
-                new Scope(id, account),
+                scope,
                 name,
                 zone,
                 new SiteRow(
@@ -59,6 +71,5 @@ public class Founder {
                         late ? planting.plusYears(1) : planting,
                         ChillModel.PORTIONS,
                         new SettingsRow.RowsOfTrees(RowFill.Pattern.TRIANGLE, MARGIN, ALLEY, null)));
-        return id;
     }
 }

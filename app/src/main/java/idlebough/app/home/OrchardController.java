@@ -1,11 +1,14 @@
 package idlebough.app.home;
 
+import idlebough.app.store.Ids;
 import idlebough.app.store.OrchardMapper;
+import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Reader;
 import idlebough.core.measure.Quantity;
 import java.time.ZoneId;
 import java.util.Map;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The list of orchards, and a new one. */
 @Controller
 public class OrchardController {
+    private static final String UUID = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
     private final OrchardMapper orchards;
     private final Founder founder;
 
@@ -29,6 +33,7 @@ public class OrchardController {
         model.addAttribute(
                 "fields",
                 Fields.blank(reader.display())
+                        .put("id", Ids.next())
                         .put("timeZone", ZoneId.systemDefault().getId()));
         return "home/orchards";
     }
@@ -44,7 +49,13 @@ public class OrchardController {
             model.addAttribute("fields", fields);
             return "home/orchards";
         }
-        return "redirect:/orchards/" + founder.found(reader.accountId(), name, latitude, zone) + "/site/edit";
+        String id = fields.value("id").matches(UUID) ? fields.value("id") : Ids.next();
+        try {
+            founder.found(new Scope(id, reader.accountId()), name, latitude, zone);
+        } catch (DuplicateKeyException twice) {
+            // The same form was sent before; the orchard that it founded is there.
+        }
+        return "redirect:/orchards/" + id + "/site/edit";
     }
 
     static String zone(Fields fields) {
