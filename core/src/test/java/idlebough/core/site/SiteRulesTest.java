@@ -47,6 +47,25 @@ class SiteRulesTest {
                 .isEqualTo(footing);
     }
 
+    /** 0.9 m above grey mottles for apples, 1.2 m for cherries (common practice); the lowest footing that makes it up. */
+    @ParameterizedTest
+    @CsvSource({
+        "apple, 60, 0.95, GRADE",
+        "apple, 60, 0.90, GRADE",
+        "apple, 60, 0.80, LOW_MOUND",
+        "apple, 60, 0.65, MOUND",
+        "apple, 60, 0.45, TALL_MOUND",
+        "apple, 60, 0.20, TALL_MOUND",
+        "apple, 15, 0.95, LOW_MOUND",
+        "apple, 15, 0.65, MOUND",
+        "sweet-cherry, 60, 1.25, GRADE",
+        "sweet-cherry, 60, 0.95, MOUND"
+    })
+    void wetGroundAsksForAsMuchAsItLacks(String crop, double rate, double wetFrom, Footing footing) {
+        assertThat(WantedDrainage.footing(Shipped.crop(crop), Shipped.pit(rate).rate(), wetFrom))
+                .isEqualTo(footing);
+    }
+
     @Test
     void aFirstFillingIsTrustedLessThanASecond() {
         List<DrainageTest.Reading> readings =

@@ -137,4 +137,33 @@ class VarietyVerdictTest {
         assertThat(ChillMatch.of(5, new double[] {6, 4}).words()).isEqualTo("often short");
         assertThat(ChillMatch.of(5, new double[] {4, 4, 6}).words()).isEqualTo("unsuitable");
     }
+
+    @Test
+    void theShortlistHasTheWorstLastAndAmongTheSoundTheSurest() {
+        WinterLedger hill = winters(8, 25, 45);
+        VarietyVerdict sure = VarietyVerdict.of(Shipped.variety("apple-golden"), hill, List.of());
+        VarietyVerdict frozen = VarietyVerdict.of(Shipped.variety("lemon-lisbon"), hill, List.of());
+        assertThat(sure.rank()).isLessThan(0);
+        assertThat(frozen.rank()).isGreaterThan(sure.rank());
+        assertThat(sure.needHalfWidth())
+                .isEqualTo(
+                        sure.variety().chillCertainty().halfWidth(sure.variety().chillNeed()))
+                .isPositive();
+    }
+
+    /** No winters: nothing is said of chill and cold, and no pit says anything either. */
+    @Test
+    void whatIsNotKnownIsNotJudged() {
+        WinterLedger none = WinterLedger.of(new StationRecord(List.of()), 45);
+        VarietyVerdict verdict = VarietyVerdict.of(Shipped.variety("apple-golden"), none, List.of());
+        assertThat(verdict.findings()).isEmpty();
+        assertThat(verdict.match()).isEmpty();
+        assertThat(verdict.standing()).isEqualTo(Standing.SOUND);
+        VarietyVerdict pitted =
+                VarietyVerdict.of(Shipped.variety("apple-golden"), none, List.of(Shipped.pit(2), Shipped.pit(60)));
+        assertThat(pitted.standing()).as("judged by the pit that suits it best").isEqualTo(Standing.SOUND);
+        assertThat(VarietyVerdict.of(Shipped.variety("apple-golden"), none, List.of(Shipped.pit(2)))
+                        .standing())
+                .isEqualTo(Standing.STOP);
+    }
 }
