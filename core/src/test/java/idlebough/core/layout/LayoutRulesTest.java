@@ -1,6 +1,7 @@
 package idlebough.core.layout;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Form;
@@ -52,6 +53,37 @@ class LayoutRulesTest {
         assertThat(LayoutRules.boundary(PLOT, tree("a", "apple-cox", "m26", to.x(), to.y()))
                         .standing())
                 .isEqualTo(Standing.SOUND);
+    }
+
+    /** The remedy goes towards the middle of the plot, (30, 20), and no further than the crown asks. */
+    @ParameterizedTest
+    @CsvSource({"-2, 10", "30, 45", "1, 20", "61, 39"})
+    void theWayInsideIsTowardsTheMiddleAndNoFurther(double x, double y) {
+        PlannedTree tree = tree("a", "apple-cox", "mm106", x, y);
+        Point to = ((LayoutRemedy.MoveTree)
+                        LayoutRules.boundary(PLOT, tree).remedies().get(0))
+                .to();
+        double wanted = tree.size().spread() / 2;
+        double step = Math.hypot(30 - x, 20 - y) / 100;
+        assertThat(PLOT.distanceToBoundary(to)).isBetween(wanted, wanted + step);
+        assertThat((to.x() - x) * (20 - y))
+                .as("on the line to the middle")
+                .isCloseTo((to.y() - y) * (30 - x), within(1e-9));
+        assertThat(Math.hypot(to.x() - 30, to.y() - 20)).isLessThan(Math.hypot(x - 30, y - 20));
+    }
+
+    /** Trees 2.5 m apart: the one is moved straight away from the other, to nine tenths of both halves. */
+    @Test
+    void awayFromTheOtherOnTheLineBetweenThem() {
+        PlannedTree a = tree("a", "apple-cox", "mm106", 20, 20);
+        Point to = ((LayoutRemedy.MoveTree) LayoutRules.crowded(a, tree("b", "apple-cox", "mm106", 21.5, 22))
+                        .remedies()
+                        .get(0))
+                .to();
+        double wanted = 0.9 * a.size().spread();
+        assertThat(to.distance(new Point(21.5, 22))).isCloseTo(wanted, within(1e-9));
+        assertThat((22 - to.y()) / (21.5 - to.x())).isCloseTo(4 / 3.0, within(1e-9));
+        assertThat(to.x()).isLessThan(20);
     }
 
     @Test
