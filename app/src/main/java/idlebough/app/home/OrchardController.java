@@ -43,7 +43,7 @@ public class OrchardController {
         Fields fields = new Fields(typed, reader.display());
         String name = fields.words("name", 120);
         double latitude = fields.required("latitude", Quantity.DEGREES, -66, 66);
-        String zone = zone(fields);
+        String zone = fields.zone("timeZone");
         if (fields.wrong()) {
             model.addAttribute("orchards", orchards.mine(reader.accountId()));
             model.addAttribute("fields", fields);
@@ -56,15 +56,5 @@ public class OrchardController {
             // The same form was sent before; the orchard that it founded is there.
         }
         return "redirect:/orchards/" + id + "/site/edit";
-    }
-
-    static String zone(Fields fields) {
-        String zone = fields.value("timeZone").strip();
-        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
-            fields.complain(
-                    "timeZone",
-                    "“" + zone + "” is not a time zone of the IANA list; write it like Europe/Lisbon or UTC.");
-        }
-        return zone;
     }
 }

@@ -26,7 +26,6 @@ import idlebough.core.site.Point;
 import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.WhatToDo;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -271,12 +270,7 @@ public class SiteController {
         SiteRow before = plan.site();
         Fields fields = new Fields(typed, reader.display());
         String name = fields.words("name", 120);
-        String zone = fields.value("timeZone").strip();
-        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
-            fields.complain(
-                    "timeZone",
-                    "“" + zone + "” is not a time zone of the IANA list; write it like Europe/Lisbon or UTC.");
-        }
+        String zone = fields.zone("timeZone");
         double latitude = fields.required("latitude", Quantity.DEGREES, -66, 66);
         Double longitude = fields.optional("longitude", Quantity.DEGREES, -180, 180);
         Double elevation = fields.optional("elevation", Quantity.ELEVATION, -450, 6000);

@@ -5,6 +5,7 @@ import idlebough.core.measure.Entry;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Spoken;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -118,6 +119,15 @@ public final class Fields {
             complain(name, "Please choose one of the list.");
             return null;
         }
+    }
+
+    /** A time zone of the IANA list; with a complaint when it is none. */
+    public String zone(String name) {
+        String zone = value(name).strip();
+        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
+            complain(name, "“" + zone + "” is not a time zone of the IANA list; write it like Europe/Lisbon or UTC.");
+        }
+        return zone;
     }
 
     public LocalDate date(String name) {
