@@ -166,4 +166,26 @@ class VarietyVerdictTest {
                         .standing())
                 .isEqualTo(Standing.STOP);
     }
+
+    /** Hours mislead where winters are mild: a need known only in hours is a grade less sure there (project choice). */
+    @Test
+    void aNeedInHoursIsLessSureWhereWintersAreMild() {
+        WinterLedger hill = winters(8, 25, 45);
+        WinterLedger coast = winters(20, 25, -34);
+        Variety golden = Shipped.variety("apple-golden");
+        Variety burlat = Shipped.variety("cherry-burlat");
+        assertThat(golden.chillModel()).isEqualTo(ChillModel.HOURS);
+        assertThat(burlat.chillModel()).isEqualTo(ChillModel.PORTIONS);
+        assertThat(VarietyVerdict.of(golden, hill, List.of()).needHalfWidth())
+                .isEqualTo(golden.chill().halfWidth());
+        assertThat(VarietyVerdict.of(golden, coast, List.of()).needHalfWidth())
+                .isGreaterThan(golden.chill().halfWidth());
+        assertThat(VarietyVerdict.of(burlat, coast, List.of()).needHalfWidth())
+                .as("portions hold in mild winters")
+                .isEqualTo(burlat.chill().halfWidth());
+        Variety own = golden.withChill(700);
+        assertThat(VarietyVerdict.of(own, coast, List.of()).needHalfWidth())
+                .as("the grower knows")
+                .isEqualTo(own.chill().halfWidth());
+    }
 }
