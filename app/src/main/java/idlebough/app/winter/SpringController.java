@@ -17,16 +17,17 @@ import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
-import idlebough.core.measure.Quantity;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.FrostKill;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,6 +45,7 @@ public class SpringController {
     private static final double TOP = 70;
     private static final double HIGH = 520;
     private static final int MOST = 30;
+    private static final double SHOWN = 0.1;
     private final Pages pages;
     private final Edits edits;
 
@@ -75,8 +77,33 @@ public class SpringController {
         }
     }
 
-    /** One spring in the table. */
-    public record SpringRow(int year, LocalDate chillMet, LocalDate full, FrostKill.Spring frost) {}
+    /**
+     * One spring in the table, in words.
+     *
+     * @param felt whether a night took half of the blossom
+     */
+    public record SpringRow(int year, String chill, String bloom, String night, String killed, boolean felt) {
+        private static final String NONE = "–";
+
+        static SpringRow of(Bloom bloom, Optional<FrostKill.Spring> frost, Variety variety, Reader say) {
+            Optional<LocalDateTime> met = bloom.spring().chillMet(variety.chillModel(), variety.chillNeed());
+            boolean late = bloom.flowering().isPresent()
+                    && met.map(hour -> hour.isAfter(bloom.flowering().orElseThrow().full()))
+                            .orElse(true);
+            Optional<FrostKill.Night> night = frost.flatMap(FrostKill.Spring::night);
+            return new SpringRow(
+                    bloom.year(),
+                    variety.chillNeed() <= 0
+                            ? NONE
+                            : met.map(hour -> say.shortDate(hour.toLocalDate())).orElse("never"),
+                    bloom.full().map(say::shortDate).orElse(NONE) + (late ? ", late and straggling" : ""),
+                    night.map(n -> say.shortDate(n.date()) + ", " + say.text(n.minimum(), "TEMPERATURE"))
+                            .orElse(NONE),
+                    night.map(n -> say.text(100 * frost.orElseThrow().worst(), "PERCENT"))
+                            .orElse(NONE),
+                    frost.map(f -> f.worst() >= VarietySprings.FELT).orElse(false));
+        }
+    }
 
     @GetMapping
     String show(
@@ -96,24 +123,28 @@ public class SpringController {
         model.addAttribute("picked", picked);
         model.addAttribute("fields", Fields.blank(say.display()));
         if (picked != null) {
-            fill(model, plan, picked, Exposure.named(place));
+            fill(model, plan, say, picked, Exposure.named(place));
         }
         return "winter/springs";
     }
 
-    private static void fill(Model model, PlanView plan, Variety picked, Exposure place) {
-        VarietySprings springs = plan.evaluation().varieties().springs(picked, place);
+    private static void fill(Model model, PlanView plan, Reader say, Variety picked, Exposure place) {
+        VarietySprings springs =
+                plan.evaluation().varieties().springs(picked, place).orElseThrow(NotFound::new);
         model.addAttribute("place", place);
         model.addAttribute("exposures", Exposure.values());
         List<SpringRow> lines = new ArrayList<>();
         for (int i = 0; i < springs.blooms().size(); i++) {
             Bloom bloom = springs.blooms().get(i);
-            lines.add(new SpringRow(
-                    bloom.year(),
-                    bloom.chillMet() == null ? null : bloom.chillMet().toLocalDate(),
-                    bloom.full() == null ? null : bloom.full().toLocalDate(),
-                    springs.frosts().isEmpty() ? null : springs.frosts().get(i)));
+            lines.add(SpringRow.of(
+                    bloom,
+                    springs.frosts().isEmpty()
+                            ? Optional.empty()
+                            : Optional.of(springs.frosts().get(i)),
+                    picked,
+                    say));
         }
+        model.addAttribute("about", springs.middle().map(middle -> about(middle, plan, say)).orElse(""));
         model.addAttribute("springs", springs);
         model.addAttribute("lines", lines);
         model.addAttribute("figures", figures(springs));
@@ -122,12 +153,17 @@ public class SpringController {
                 plan.rows().blooms().stream()
                         .filter(b -> b.varietyKey().equals(picked.key()))
                         .toList());
-        draw(model, springs);
+        draw(model, springs, picked);
+    }
+
+    private static String about(LocalDate middle, PlanView plan, Reader say) {
+        return "Full bloom in a median spring about " + say.shortDate(middle) + "; a single spring may be "
+                + Math.round(plan.evaluation().winters().singleSpring()) + " days off.";
     }
 
     private static List<Figure> figures(VarietySprings springs) {
         List<Figure> figures = new ArrayList<>();
-        long bloomed = springs.blooms().stream().filter(b -> b.full() != null).count();
+        long bloomed = springs.blooms().stream().filter(b -> b.full().isPresent()).count();
         if (!springs.frosts().isEmpty()) {
             figures.add(new Figure(
                     "hit",
@@ -138,7 +174,7 @@ public class SpringController {
             figures.add(new Figure(
                     "nipped",
                     Phrase.of("in which it took a tenth or more"),
-                    Amount.count(springs.hit(0.1)),
+                    Amount.count(springs.hit(SHOWN)),
                     Phrase.of("of {}", Amount.count(springs.frosts().size())),
                     springs::frostWorking));
             figures.add(new Figure(
@@ -150,33 +186,28 @@ public class SpringController {
         }
         figures.add(new Figure(
                 "bloomed",
-                Phrase.of("Springs that woke it and brought it to bloom"),
+                Phrase.of("Springs in which it bloomed"),
                 Amount.count(bloomed),
                 Phrase.of("of {}", Amount.count(springs.blooms().size())),
                 springs::needWorking));
         figures.add(new Figure(
                 "heat",
-                Phrase.of("Heat from chill met to full bloom"),
-                Amount.count(springs.heatNeed()),
-                Phrase.of(springs.fit() == null ? "°C·h, estimate" : "°C·h, your dates"),
+                Phrase.of("Warmth that counts, to full bloom"),
+                Amount.count(springs.clock().need()),
+                Phrase.of(springs.fit().isEmpty() ? "°C·h, estimate" : "°C·h, your dates"),
                 springs::needWorking));
-        if (springs.fit() != null && !Double.isNaN(springs.fit().spread())) {
-            figures.add(new Figure(
-                    "residual",
-                    Phrase.of("Largest miss of your dates"),
-                    Amount.of(
-                            springs.fit().residuals().stream()
-                                    .mapToLong(Math::abs)
-                                    .max()
-                                    .orElse(0),
-                            Quantity.COUNT),
-                    Phrase.of("days"),
-                    springs::needWorking));
-        }
+        springs.fit()
+                .filter(fit -> fit.dates().size() > 1)
+                .ifPresent(fit -> figures.add(new Figure(
+                        "residual",
+                        Phrase.of("Largest miss of your dates"),
+                        Amount.count(fit.largestMiss()),
+                        Phrase.of("days"),
+                        springs::needWorking)));
         return figures;
     }
 
-    private static void draw(Model model, VarietySprings springs) {
+    private static void draw(Model model, VarietySprings springs, Variety variety) {
         List<Bloom> shown = springs.blooms().stream()
                 .skip(Math.max(0, springs.blooms().size() - MOST))
                 .toList();
@@ -184,40 +215,43 @@ public class SpringController {
             return;
         }
         double high = Math.min(26, HIGH / shown.size());
-        int days = shown.stream().mapToInt(b -> b.hours().days().size()).max().orElse(1);
+        int days = shown.stream().mapToInt(b -> b.spring().hours().days().size()).max().orElse(1);
         List<Strip> strips = new ArrayList<>();
         for (int i = 0; i < shown.size(); i++) {
             Bloom bloom = shown.get(i);
-            LocalDate first = bloom.hours().first();
+            LocalDate first = bloom.spring().hours().first();
             double y = TOP + i * high;
             StringBuilder frosts = new StringBuilder();
-            for (int day = 0; day < bloom.hours().days().size(); day++) {
-                if (bloom.hours().days().get(day).minimum() <= 0) {
+            for (int day = 0; day < bloom.spring().hours().days().size(); day++) {
+                if (bloom.spring().hours().days().get(day).minimum() <= 0) {
                     frosts.append(String.format(
                             Locale.ROOT, "M%.1f %.1fv%.1f", x(day, days), y + high - 4, -Math.min(6, high / 3)));
                 }
             }
-            FrostKill.Spring frost = springs.frosts().stream()
-                    .filter(f -> f.year() == bloom.year())
-                    .findFirst()
-                    .orElse(null);
+            Optional<FrostKill.Night> hit = springs.frosts().stream()
+                    .filter(f -> f.year() == bloom.year() && f.worst() >= SHOWN)
+                    .flatMap(f -> f.night().stream())
+                    .findFirst();
             strips.add(new Strip(
                     bloom.year(),
                     y,
                     high,
                     frosts.toString(),
-                    bloom.chillMet() == null
-                            ? null
-                            : Double.valueOf(x(since(first, bloom.chillMet().toLocalDate()), days)),
-                    bloom.first() == null ? null : Double.valueOf(x(since(first, bloom.first()), days)),
-                    bloom.first() == null ? null : Double.valueOf(x(since(first, bloom.end()) + 1, days)),
-                    frost == null || frost.worst() < 0.1
-                            ? null
-                            : Double.valueOf(x(since(first, frost.night()), days))));
+                    bloom.spring()
+                            .chillMet(variety.chillModel(), variety.chillNeed())
+                            .map(met -> x(since(first, met.toLocalDate()), days))
+                            .orElse(null),
+                    bloom.flowering()
+                            .map(open -> x(since(first, open.first()), days))
+                            .orElse(null),
+                    bloom.flowering()
+                            .map(open -> x(since(first, open.end()) + 1, days))
+                            .orElse(null),
+                    hit.map(night -> x(since(first, night.date()), days)).orElse(null)));
         }
         model.addAttribute("strips", strips);
         List<WinterController.Tick> months = new ArrayList<>();
-        LocalDate first = shown.get(0).hours().first();
+        LocalDate first = shown.get(0).spring().hours().first();
         for (LocalDate month = first; since(first, month) < days; month = month.plusMonths(1)) {
             months.add(new WinterController.Tick(
                     month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH),
@@ -252,7 +286,7 @@ public class SpringController {
                 "known", open.chosen().stream().filter(VarietySprings::known).toList());
         model.addAttribute("picked", variety);
         model.addAttribute("fields", fields);
-        fill(model, open, variety, Exposure.SCREEN);
+        fill(model, open, say, variety, Exposure.SCREEN);
         return "winter/springs";
     }
 

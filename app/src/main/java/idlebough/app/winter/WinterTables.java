@@ -21,6 +21,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Controller;
@@ -170,24 +171,30 @@ public class WinterTables {
             @RequestParam(defaultValue = "") String place) {
         PlanView plan = pages.plan(scope);
         Variety picked = plan.chosen(variety);
-        if (!VarietySprings.known(picked)) {
-            throw new NotFound();
-        }
-        VarietySprings springs = plan.evaluation().varieties().springs(picked, Exposure.named(place));
+        VarietySprings springs = plan.evaluation()
+                .varieties()
+                .springs(picked, Exposure.named(place))
+                .orElseThrow(NotFound::new);
         List<List<Object>> rows = new ArrayList<>();
         for (int i = 0; i < springs.blooms().size(); i++) {
             Bloom bloom = springs.blooms().get(i);
-            FrostKill.Spring frost =
-                    springs.frosts().isEmpty() ? null : springs.frosts().get(i);
+            Optional<FrostKill.Spring> frost = springs.frosts().isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(springs.frosts().get(i));
+            Optional<FrostKill.Night> night = frost.flatMap(FrostKill.Spring::night);
             rows.add(row(
                     bloom.year(),
-                    bloom.chillMet(),
-                    bloom.first(),
-                    bloom.full() == null ? null : bloom.full().toLocalDate(),
-                    bloom.end(),
-                    frost == null ? null : frost.night(),
-                    frost == null || frost.night() == null ? null : tenth(frost.minimum()),
-                    frost == null || frost.night() == null ? null : String.format(Locale.ROOT, "%.3f", frost.worst())));
+                    bloom.spring()
+                            .chillMet(picked.chillModel(), picked.chillNeed())
+                            .orElse(null),
+                    bloom.flowering().map(Bloom.Open::first).orElse(null),
+                    bloom.full().orElse(null),
+                    bloom.flowering().map(Bloom.Open::end).orElse(null),
+                    night.map(FrostKill.Night::date).orElse(null),
+                    night.map(n -> tenth(n.minimum())).orElse(null),
+                    night.map(n -> String.format(
+                                    Locale.ROOT, "%.3f", frost.orElseThrow().worst()))
+                            .orElse(null)));
         }
         return table(
                 List.of(

@@ -152,13 +152,13 @@ class WinterWalkTest {
             page.navigate(base(page) + "winters/springs?variety=peach-desert-gold");
             assertThat(text(page, ".sk")).contains("May").contains("Sep");
             tab.calm("springs in the south");
-            String need = page.locator("details.row-f:has-text('Heat from chill met') .n")
+            String need = page.locator("details.row-f:has-text('Warmth that counts') .n")
                     .first()
                     .innerText();
             page.fill("#seenOn", "2020-08-20");
             press(page, "Write it down");
             page.locator("#figures:has-text('your dates')").waitFor();
-            assertThat(page.locator("details.row-f:has-text('Heat from chill met') .n")
+            assertThat(page.locator("details.row-f:has-text('Warmth that counts') .n")
                             .first()
                             .innerText())
                     .isNotEqualTo(need);

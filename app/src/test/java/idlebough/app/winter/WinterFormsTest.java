@@ -346,7 +346,7 @@ class WinterFormsTest {
     }
 
     private VarietySprings springs() {
-        return plan().evaluation().varieties().springs(plan().chosen("apple-cox"), Exposure.SCREEN);
+        return plan().evaluation().varieties().springs(plan().chosen("apple-cox"), Exposure.SCREEN).orElseThrow();
     }
 
     @Test
@@ -358,21 +358,21 @@ class WinterFormsTest {
         VarietySprings before = springs();
         for (int i = 4; i < 10; i++) {
             // Seen eight days before it was predicted.
-            LocalDate seen = before.blooms().get(i).full().toLocalDate().minusDays(8);
+            LocalDate seen = before.blooms().get(i).full().orElseThrow().minusDays(8);
             grower.post(springs, Map.of("variety", "apple-cox", "seenOn", seen.toString()));
         }
         VarietySprings after = springs();
-        assertThat(after.fit().dates()).hasSize(6);
-        assertThat(after.heatNeed()).isLessThan(before.heatNeed());
-        long sooner = before.blooms().get(6).full().toLocalDate().toEpochDay()
-                - after.blooms().get(6).full().toLocalDate().toEpochDay();
+        assertThat(after.fit().orElseThrow().dates()).hasSize(6);
+        assertThat(after.clock().need()).isLessThan(before.clock().need());
+        long sooner = before.blooms().get(6).full().orElseThrow().toEpochDay()
+                - after.blooms().get(6).full().orElseThrow().toEpochDay();
         assertThat((double) sooner).isCloseTo(8, within(3.0));
         assertThat(said(grower.get(springs))).contains("your dates").contains("Largest miss");
         assertThat(said(grower.post(springs, Map.of("variety", "apple-cox", "seenOn", "soon"))))
                 .contains("a day of the calendar");
         String id = plan().rows().blooms().get(0).id();
         grower.post(springs + "/" + id + "/remove", Map.of());
-        assertThat(springs().fit().dates()).hasSize(5);
+        assertThat(springs().fit().orElseThrow().dates()).hasSize(5);
         grower.post(base + "/undo", Map.of());
         assertThat(plan().rows().blooms()).hasSize(6);
     }

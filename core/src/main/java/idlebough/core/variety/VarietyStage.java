@@ -21,6 +21,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -29,7 +30,7 @@ public final class VarietyStage implements Stage {
     private final Input input;
     private final Set<String> chosen;
     private final Map<String, VarietyVerdict> verdicts;
-    private final Map<Asked, VarietySprings> springs;
+    private final Map<Asked, Optional<VarietySprings>> springs;
     private final Lazy<List<VarietyVerdict>> ranked = Lazy.of(this::rank);
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
@@ -124,15 +125,14 @@ public final class VarietyStage implements Stage {
                 .toList();
     }
 
-    /** When a variety would have bloomed in each spring of the record at a place, and what frost would have taken. */
-    public VarietySprings springs(Variety variety, Exposure exposure) {
+    /**
+     * When a variety would have bloomed in each spring of the record at a place, and what frost would have taken.
+     * Empty where bloom cannot be predicted for its crop.
+     */
+    public Optional<VarietySprings> springs(Variety variety, Exposure exposure) {
         return springs.computeIfAbsent(
                 new Asked(variety.key(), exposure),
-                same -> VarietySprings.of(
-                        variety,
-                        input.winters().weather().record().at(exposure),
-                        input.winters().latitude(),
-                        seen(variety.key())));
+                same -> VarietySprings.of(variety, input.winters().springs(exposure), seen(variety.key())));
     }
 
     private List<LocalDate> seen(String variety) {

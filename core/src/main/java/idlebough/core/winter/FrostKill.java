@@ -3,9 +3,11 @@ package idlebough.core.winter;
 import static idlebough.core.judge.Table.number;
 
 import idlebough.core.judge.Table;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
@@ -16,12 +18,19 @@ import org.apache.commons.csv.CSVRecord;
  * fair).
  */
 public final class FrostKill {
+    /** Frost is looked for until the last stage's share and this much more (project choice). */
+    private static final double AFTER = 0.15;
+
+    private static final double LEAST = 0.01;
+    /** The hour by which the night is over. */
+    private static final int MORNING = 6;
+
     private static final Map<String, List<Stage>> BY_CROP = read();
 
     private FrostKill() {}
 
     /**
-     * @param fraction of the heat need from which it stands (project choice, weak)
+     * @param fraction of the heat that counts to full bloom, from which it stands (weak)
      * @param tenth kills 10 %, and most 90 %, °C
      */
     public record Stage(String name, double fraction, double tenth, double most) {
@@ -37,43 +46,53 @@ public final class FrostKill {
      * One spring for a variety.
      *
      * @param worst share of blossom killed by the worst night, 0 to 1
-     * @param night its minimum, °C, and the stage it met; null when no night of the time came to 1 % of kill
+     * @param night empty when no night of the time came to 1 % of kill
      */
-    public record Spring(int year, double worst, java.time.LocalDate night, double minimum, Stage stage) {}
+    public record Spring(int year, double worst, Optional<Night> night) {}
+
+    /**
+     * @param minimum °C
+     * @param stage that it met
+     */
+    public record Night(LocalDate date, double minimum, Stage stage) {}
 
     /** The stages of a crop, earliest first; empty when none are known. */
     public static List<Stage> stages(String crop) {
         return BY_CROP.getOrDefault(crop, List.of());
     }
 
-    /** Every night from the first stage to the last is held against the stage in which it finds the buds. */
+    /**
+     * Every night from the first stage to a little after the last is held against the stage in which it finds the buds.
+     */
     public static Spring of(Bloom bloom, List<Stage> stages) {
-        Spring worst = new Spring(bloom.year(), 0, null, Double.NaN, null);
-        if (bloom.chillMet() == null || stages.isEmpty()) {
+        Spring worst = new Spring(bloom.year(), 0, Optional.empty());
+        if (stages.isEmpty()) {
             return worst;
         }
-        SeasonHours hours = bloom.hours();
-        int from = (int) java.time.Duration.between(hours.first().atStartOfDay(), bloom.chillMet())
-                .toHours();
-        double heat = 0;
-        for (int h = from + 1; h < hours.celsius().length; h++) {
-            heat += Heat.of(hours.celsius()[h]);
-            if (h % 24 != 6) {
+        SpringHours spring = bloom.spring();
+        double last = stages.get(stages.size() - 1).fraction() + AFTER;
+        double sum = 0;
+        for (int h = 0; h < spring.length(); h++) {
+            sum += spring.heat(h) == 0
+                    ? 0
+                    : spring.heat(h) * bloom.clock().weight(spring.portions(h));
+            if (h % 24 != MORNING) {
                 continue;
             }
-            double fraction = heat / bloom.heatNeed();
+            double fraction = sum / bloom.clock().need();
+            if (fraction > last) {
+                break;
+            }
             Stage stage = null;
             for (Stage each : stages) {
                 stage = fraction >= each.fraction() ? each : stage;
             }
-            if (fraction > 1.45) {
-                break;
-            }
-            DailyExtremes day = hours.days().get(h / 24);
+            DailyExtremes day = spring.hours().days().get(h / 24);
             if (stage != null) {
                 double killed = stage.killed(day.minimum());
-                if (killed > Math.max(0.01, worst.worst())) {
-                    worst = new Spring(bloom.year(), killed, day.date(), day.minimum(), stage);
+                if (killed > Math.max(LEAST, worst.worst())) {
+                    worst = new Spring(
+                            bloom.year(), killed, Optional.of(new Night(day.date(), day.minimum(), stage)));
                 }
             }
         }

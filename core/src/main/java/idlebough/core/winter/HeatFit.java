@@ -1,82 +1,80 @@
 package idlebough.core.winter;
 
-import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * A variety's heat need fitted to the days on which it was seen in full bloom: the mean of the heat sums to those days,
- * which is the least-squares estimate of one constant.
+ * A bloom clock set by the days on which a variety was seen in full bloom: its need is the mean of the weighted heat
+ * sums to noon of those days, which is the least-squares estimate of one constant.
  *
- * @param need °C·h
- * @param spread standard deviation of the sums over n − 1, °C·h; NaN with one date
- * @param dates used
- * @param residuals predicted minus seen, days, one for each date used
+ * @param clock with the fitted need
+ * @param dates used, each with the miss of the fitted clock
  */
-public record HeatFit(double need, double spread, List<LocalDate> dates, List<Long> residuals) {
+public record HeatFit(BloomClock clock, List<Seen> dates) {
     /** A need rests on this many dates before it is more than a hint. */
     public static final int ENOUGH = 5;
 
-    /** Null when no date can be used: no winter, or seen before the chill was met. */
-    public static HeatFit of(List<LocalDate> seen, List<Bloom> springs, ChillModel model, double chillNeed) {
+    /** @param miss predicted less seen, days */
+    public record Seen(LocalDate day, long miss) {}
+
+    /** Empty when no date lies in a spring that is known. */
+    public static Optional<HeatFit> of(List<LocalDate> seen, List<SpringHours> springs, BloomClock usual) {
         List<LocalDate> used = new ArrayList<>();
-        List<Double> sums = new ArrayList<>();
-        List<Bloom> of = new ArrayList<>();
+        List<SpringHours> of = new ArrayList<>();
+        double sum = 0;
         for (LocalDate day : seen) {
-            for (Bloom spring : springs) {
-                LocalDate first = spring.hours().first();
-                Double heat = day.isBefore(first)
-                                || day.isAfter(
-                                        first.plusDays(spring.hours().days().size()))
-                        ? null
-                        : spring.heatUntil(day);
-                if (heat != null && heat > 0) {
+            for (SpringHours spring : springs) {
+                double forced = usual.forcedBy(day, spring).orElse(0.0);
+                if (forced > 0) {
                     used.add(day);
-                    sums.add(heat);
                     of.add(spring);
+                    sum += forced;
                 }
             }
         }
-        if (sums.isEmpty()) {
-            return null;
+        if (used.isEmpty()) {
+            return Optional.empty();
         }
-        double mean = sums.stream().mapToDouble(s -> s).average().orElseThrow();
-        double squares = sums.stream().mapToDouble(s -> (s - mean) * (s - mean)).sum();
-        List<Long> residuals = new ArrayList<>();
+        BloomClock clock = usual.withNeed(sum / used.size());
+        List<Seen> dates = new ArrayList<>();
         for (int i = 0; i < used.size(); i++) {
-            Bloom again = Bloom.of(of.get(i).year(), of.get(i).hours(), model, chillNeed, mean);
-            residuals.add(
-                    again.full() == null
-                            ? 0
-                            : again.full().toLocalDate().toEpochDay()
-                                    - used.get(i).toEpochDay());
+            LocalDate day = used.get(i);
+            dates.add(new Seen(
+                    day,
+                    Bloom.of(of.get(i), clock)
+                            .full()
+                            .map(full -> full.toEpochDay() - day.toEpochDay())
+                            .orElse(0L)));
         }
-        return new HeatFit(
-                mean,
-                sums.size() < 2 ? Double.NaN : Math.sqrt(squares / (sums.size() - 1)),
-                Collections.unmodifiableList(used),
-                Collections.unmodifiableList(residuals));
+        return Optional.of(new HeatFit(clock, List.copyOf(dates)));
+    }
+
+    public double need() {
+        return clock.need();
+    }
+
+    /** Days by which the worst of the dates is missed. */
+    public long largestMiss() {
+        return dates.stream().mapToLong(seen -> Math.abs(seen.miss())).max().orElse(0);
     }
 
     public Working working() {
-        Working.Builder working = Working.of("How {} °C·h comes about", Amount.count(need));
-        for (int i = 0; i < dates.size(); i++) {
-            working.step(
-                    "full bloom seen {}: with this need it is predicted {} days {}",
-                    dates.get(i),
-                    Amount.count(Math.abs(residuals.get(i))),
-                    residuals.get(i) < 0 ? "earlier" : "later");
-        }
-        return working.step("the mean of the heat sums from chill met to each day seen")
+        Working.Builder working = Working.of("How {} °C·h comes about", Amount.count(need()));
+        dates.forEach(seen -> working.step(
+                "full bloom seen {}: with this need it is predicted {} days {}",
+                seen.day(),
+                Amount.count(Math.abs(seen.miss())),
+                seen.miss() < 0 ? "earlier" : "later"));
+        return working.step("the mean of the warmth that counted, from the season’s start to noon of each day seen")
                 .sensitive(
                         dates.size() < ENOUGH
                                 ? "Fewer than five dates are a hint only; go on writing them down."
-                                : "Most sensitive to the day on which the chill is taken to be met.")
+                                : "Most sensitive to how far the trees stand from the thermometer.")
                 .from(Source.measured("your own bloom dates"));
     }
 }

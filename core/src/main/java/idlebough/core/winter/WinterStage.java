@@ -7,6 +7,7 @@ import idlebough.core.judge.Findings;
 import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
 import idlebough.core.judge.Room;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
@@ -23,6 +24,7 @@ public final class WinterStage implements Stage {
     private final Lazy<WinterLedger> ledger;
     private final Lazy<DayClimate> climate;
     private final Map<Double, FrostDates> frosts;
+    private final Map<Exposure, List<SpringHours>> springs;
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
     /**
@@ -52,6 +54,7 @@ public final class WinterStage implements Stage {
                 ? before.climate
                 : Lazy.of(() -> new DayClimate(input.weather().record()));
         frosts = same ? before.frosts : new ConcurrentHashMap<>();
+        springs = same ? before.springs : new ConcurrentHashMap<>();
     }
 
     /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
@@ -107,6 +110,17 @@ public final class WinterStage implements Stage {
     public FrostDates frost(double threshold) {
         return frosts.computeIfAbsent(
                 threshold, same -> FrostDates.of(input.weather().record(), input.latitude(), threshold));
+    }
+
+    /** The springs of the record by the hour as a place has them, for the bloom clocks. */
+    public List<SpringHours> springs(Exposure exposure) {
+        return springs.computeIfAbsent(
+                exposure, same -> SpringHours.of(input.weather().record().at(exposure), input.latitude()));
+    }
+
+    /** How far the predicted date of a single spring may be off, days. */
+    public double singleSpring() {
+        return RuleTable.of("winter").value(ledger().isMild() ? "single-spring.mild" : "single-spring");
     }
 
     @Override

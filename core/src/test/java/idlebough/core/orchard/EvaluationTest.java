@@ -8,6 +8,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.site.Point;
 import idlebough.core.site.SiteRules;
 import idlebough.core.site.Tree;
+import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Exposure;
 import java.time.LocalDate;
 import java.util.List;
@@ -62,11 +63,11 @@ class EvaluationTest {
                 .limit(2)
                 .forEach(variety -> assertThat(kept.varieties()
                                 .springs(variety, Exposure.SCREEN)
-                                .frosts())
+                                .map(VarietySprings::frosts))
                         .as(when)
                         .isEqualTo(scratch.varieties()
                                 .springs(variety, Exposure.SCREEN)
-                                .frosts()));
+                                .map(VarietySprings::frosts)));
     }
 
     @Test

@@ -3,7 +3,6 @@ package idlebough.core.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -86,7 +85,7 @@ class FrostTest {
             }
         }
         FrostKill.Stage bloom = FrostKill.stages("apple").stream()
-                .filter(s -> s.name().equals("bloom"))
+                .filter(s -> s.name().equals("full bloom"))
                 .findFirst()
                 .orElseThrow();
         assertThat(bloom.killed(-3.0))
@@ -98,20 +97,41 @@ class FrostTest {
     void oneFrostyNightInBloomIsFound() {
         LocalDate from = LocalDate.of(2020, 11, 1);
         List<DailyExtremes> days = new ArrayList<>();
-        for (LocalDate day = from; !day.isAfter(LocalDate.of(2021, 6, 30)); day = day.plusDays(1)) {
+        for (LocalDate day = from; !day.isAfter(LocalDate.of(2021, 7, 31)); day = day.plusDays(1)) {
             boolean winter = day.isBefore(LocalDate.of(2021, 3, 1));
             days.add(DailyExtremes.measured(day, winter ? 2 : 6, winter ? 10 : 20));
         }
-        SeasonHours calm = SeasonHours.of(new StationRecord(days), 45, from, LocalDate.of(2021, 5, 31));
-        Bloom bloom = Bloom.of(2021, calm, ChillModel.PORTIONS, 50, 8000);
+        BloomClock clock = BloomClock.of("apple", 'C', false).orElseThrow();
+        Bloom bloom = bloomOf(days, clock);
         List<FrostKill.Stage> stages = FrostKill.stages("apple");
-        assertThat(FrostKill.of(bloom, stages).night()).isNull();
-        LocalDate frosty = bloom.full().toLocalDate();
+        assertThat(FrostKill.of(bloom, stages).night()).isEmpty();
+        LocalDate frosty = bloom.full().orElseThrow();
         days.replaceAll(d -> d.date().equals(frosty) ? DailyExtremes.measured(frosty, -3, 14) : d);
-        SeasonHours cold = SeasonHours.of(new StationRecord(days), 45, from, LocalDate.of(2021, 5, 31));
-        FrostKill.Spring spring = FrostKill.of(Bloom.of(2021, cold, ChillModel.PORTIONS, 50, 8000), stages);
-        assertThat(spring.night()).isEqualTo(frosty);
+        FrostKill.Spring spring = FrostKill.of(bloomOf(days, clock), stages);
+        assertThat(spring.night().orElseThrow().date()).isEqualTo(frosty);
         assertThat(spring.worst()).isCloseTo(0.463, within(0.001));
+        LocalDate late = bloom.flowering().orElseThrow().full().toLocalDate().plusDays(60);
+        days.replaceAll(d -> d.date().equals(frosty) ? DailyExtremes.measured(frosty, 6, 20) : d);
+        days.replaceAll(d -> d.date().equals(late) ? DailyExtremes.measured(late, -3, 14) : d);
+        assertThat(FrostKill.of(bloomOf(days, clock), stages).night())
+                .as("long after the last stage nothing is looked for")
+                .isEmpty();
+    }
+
+    private static Bloom bloomOf(List<DailyExtremes> days, BloomClock clock) {
+        return Bloom.of(SpringHours.of(new StationRecord(days), 45).get(0), clock);
+    }
+
+    /** In cherries the side green comes before the green tip, and open cluster before first white (the circulars). */
+    @Test
+    void stagesInTheirOrder() {
+        assertThat(FrostKill.stages("sweet-cherry"))
+                .extracting(FrostKill.Stage::name)
+                .containsSubsequence(
+                        "first swell", "side green", "green tip", "tight cluster", "open cluster", "first white");
+        assertThat(FrostKill.stages("plum"))
+                .extracting(FrostKill.Stage::name)
+                .containsSubsequence("first swell", "side white", "tip green");
     }
 
     @Test
@@ -128,62 +148,6 @@ class FrostTest {
         Trend trend = Trend.of(years, values);
         assertThat(trend.perYear()).isCloseTo(library.getSlope(), within(1e-9));
         assertThat(trend.halfWidth()).isCloseTo(2 * library.getSlopeStdErr(), within(1e-9));
-    }
-
-    /** Days at a constant temperature, so that chill and heat add up by hand. */
-    private static SeasonHours constant(double winter, double spring, int winterDays, int springDays) {
-        LocalDate from = LocalDate.of(2020, 11, 1);
-        List<DailyExtremes> days = new ArrayList<>();
-        for (int i = 0; i < winterDays + springDays; i++) {
-            double celsius = i < winterDays ? winter : spring;
-            days.add(DailyExtremes.measured(from.plusDays(i), celsius, celsius));
-        }
-        double[] hours = new double[24 * days.size()];
-        for (int h = 0; h < hours.length; h++) {
-            hours[h] = days.get(h / 24).minimum();
-        }
-        return new SeasonHours(from, hours, days);
-    }
-
-    /** 24 chill hours a day at 5 °C; 21 °C·h an hour at 25 °C, the curve's maximum (Anderson et al. 1986). */
-    @Test
-    void chillThenHeatByHand() {
-        SeasonHours hours = constant(5, 25, 50, 60);
-        Bloom bloom = Bloom.of(2021, hours, ChillModel.HOURS, 1000, 5040);
-        assertThat(bloom.chillMet())
-                .as("the thousandth hour is 15 h of the 42nd day")
-                .isEqualTo(LocalDate.of(2020, 12, 12).atTime(15, 0));
-        assertThat(bloom.chill()).isEqualTo(1000);
-        // From 16 h of 12 December to the end of the 20th.
-        double cool = 200;
-        double before = Heat.of(5) * cool;
-        long warm = (long) Math.ceil((5040 - before) / 21);
-        assertThat(bloom.full())
-                .isEqualTo(LocalDate.of(2020, 12, 21).atStartOfDay().plusHours(warm - 1));
-        assertThat(java.time.temporal.ChronoUnit.DAYS.between(bloom.first(), bloom.end()) + 1)
-                .as("ten days of warmth bring all bloom in two; four are the least")
-                .isEqualTo(4);
-        assertThat(bloom.heatUntil(LocalDate.of(2020, 12, 12))).isNull();
-        assertThat(bloom.heatUntil(LocalDate.of(2020, 12, 22))).isCloseTo(before + 21 * 37, within(1e-6));
-        assertThat(bloom.heatUntil(LocalDate.of(2022, 1, 1))).isNull();
-    }
-
-    @Test
-    void withoutChillOrHeatThereIsNoBloom() {
-        Bloom neverWoken = Bloom.of(2021, constant(12, 20, 60, 60), ChillModel.HOURS, 100, 5000);
-        assertThat(neverWoken.chillMet()).isNull();
-        assertThat(neverWoken.full()).isNull();
-        Bloom neverWarm = Bloom.of(2021, constant(5, 4, 60, 60), ChillModel.HOURS, 1000, 5000);
-        assertThat(neverWarm.chillMet()).isNotNull();
-        assertThat(neverWarm.full()).isNull();
-        assertThat(FrostKill.of(neverWarm, FrostKill.stages("apple")))
-                .satisfiesAnyOf(
-                        spring -> assertThat(spring).isNull(),
-                        spring -> assertThat(spring.night()).isNull());
-        Bloom slow = Bloom.of(2021, constant(5, 8, 45, 200), ChillModel.HOURS, 1000, 5000);
-        assertThat(java.time.temporal.ChronoUnit.DAYS.between(slow.first(), slow.end()) + 1)
-                .as("a cool spring stretches bloom, to eighteen days at most")
-                .isEqualTo(18);
     }
 
     /** Ten springs, the last frost on a known day of each: the odds are read off by type 7 (Hyndman & Fan 1996). */

@@ -8,11 +8,13 @@ import static org.assertj.core.api.Assertions.within;
 import idlebough.core.Vectors;
 import idlebough.core.crop.ChillModel;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 import org.junit.jupiter.api.Test;
@@ -382,47 +384,19 @@ class WinterModelsTest {
                     .findFirst()
                     .orElseThrow()
                     .getKey();
-            Bloom bloom = Bloom.of(0, hours, model, d(row, "chill_req"), d(row, "heat_req"));
-            if (row.get("chill_met_date").isEmpty()) {
-                assertThat(bloom.chillMet()).as(row.toString()).isNull();
-            } else {
-                assertThat(bloom.chillMet())
-                        .isEqualTo(LocalDate.parse(row.get("chill_met_date"))
-                                .atTime(Integer.parseInt(row.get("chill_met_hour")), 0));
-            }
+            SequentialBloom bloom =
+                    SequentialBloom.of(hours, model, d(row, "chill_req"), d(row, "heat_req"));
+            assertThat(bloom.chillMet()).as(row.toString()).isEqualTo(hour(row, "chill_met"));
             near(bloom.chill(), row, "chill_sum");
             near(bloom.heat(), row, "heat_sum");
-            if (row.get("bloom_date").isEmpty()) {
-                assertThat(bloom.full()).isNull();
-            } else {
-                assertThat(bloom.full())
-                        .isEqualTo(LocalDate.parse(row.get("bloom_date"))
-                                .atTime(Integer.parseInt(row.get("bloom_hour")), 0));
-                assertThat(bloom.first()).isBeforeOrEqualTo(bloom.full().toLocalDate());
-                assertThat(java.time.temporal.ChronoUnit.DAYS.between(bloom.first(), bloom.end()) + 1)
-                        .isBetween(4L, 18L);
-            }
+            assertThat(bloom.full()).isEqualTo(hour(row, "bloom"));
         });
     }
 
-    /** Dates made with a need of 6000 give 6000 back, and blooms as they were. */
-    @Test
-    void ownDatesFitTheHeatNeed() {
-        StationRecord record = series("north");
-        List<Bloom> springs = new ArrayList<>();
-        List<LocalDate> seen = new ArrayList<>();
-        for (int year = 1982; year < 1992; year++) {
-            SeasonHours hours = SeasonHours.of(record, 36.8, LocalDate.of(year - 1, 11, 1), LocalDate.of(year, 5, 31));
-            Bloom made = Bloom.of(year, hours, ChillModel.PORTIONS, 40, 6000);
-            springs.add(Bloom.of(year, hours, ChillModel.PORTIONS, 40, 9000));
-            seen.add(made.full().toLocalDate());
-        }
-        seen.add(LocalDate.of(2030, 3, 1));
-        HeatFit fit = HeatFit.of(seen, springs, ChillModel.PORTIONS, 40);
-        assertThat(fit.dates()).as("a spring without a record is left out").hasSize(10);
-        assertThat(fit.need()).isCloseTo(6000, org.assertj.core.data.Offset.offset(200.0));
-        assertThat(fit.residuals()).allMatch(days -> Math.abs(days) <= 2);
-        assertThat(HeatFit.of(List.of(LocalDate.of(2030, 3, 1)), springs, ChillModel.PORTIONS, 40))
-                .isNull();
+    private static Optional<LocalDateTime> hour(Map<String, String> row, String what) {
+        return row.get(what + "_date").isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        LocalDate.parse(row.get(what + "_date")).atTime(Integer.parseInt(row.get(what + "_hour")), 0));
     }
 }
