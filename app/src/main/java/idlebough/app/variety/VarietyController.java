@@ -80,6 +80,7 @@ public class VarietyController {
                 "ripe",
                 picked.variety().ripe(plan.site().where().latitude()).getDisplayName(TextStyle.FULL, Locale.ENGLISH));
         model.addAttribute("about", pages.shown(plan, picked.findings()));
+        model.addAttribute("missing", stage.missing().orElse(null));
         model.addAttribute("choices", byVariety(plan));
         model.addAttribute("strips", strips(plan, listed, picked));
         model.addAttribute("harvest", harvest(plan));

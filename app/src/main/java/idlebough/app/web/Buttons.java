@@ -47,6 +47,7 @@ public final class Buttons {
                 WinterRemedy.CountIn.class,
                 r -> does(r, "/winters", Map.of("chill", r.model().name())));
         on(VarietyRemedy.SeeOthers.class, r -> leads(r, "/varieties?crop=" + r.crop()));
+        on(VarietyRemedy.SeeSprings.class, r -> leads(r, "/winters/springs?variety=" + r.variety()));
         on(
                 PartnerRemedy.SeeMending.class,
                 r -> leads(r, "/partners?mend&tree=" + r.tree().id()));

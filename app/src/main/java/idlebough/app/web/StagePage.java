@@ -91,7 +91,8 @@ public enum StagePage {
         boolean begun = stage.begun();
         int stops = begun ? stage.judged().count(Standing.STOP) : 0;
         int doubts = begun ? stage.judged().count(Standing.DOUBTFUL) : 0;
-        String look = !begun
+        boolean hollow = !begun || stops + doubts == 0 && stage.missing().isPresent();
+        String look = hollow
                 ? "hollow"
                 : (stops > 0 ? Standing.STOP : doubts > 0 ? Standing.DOUBTFUL : Standing.SOUND).word();
         int turn = stops > 0 ? 90 : doubts > 0 ? 14 : 0;
@@ -106,12 +107,12 @@ public enum StagePage {
                 taut
                         ? Svg.path("M# 25H#", x() - APART, x())
                         : Svg.path("M# 25Q# 38 # 25", x() - APART, x() - APART / 2, x()),
-                title + words(begun, stops, doubts));
+                title + words(begun, hollow, stops, doubts));
     }
 
-    private static String words(boolean begun, int stops, int doubts) {
-        if (!begun) {
-            return ", not begun";
+    private static String words(boolean begun, boolean hollow, int stops, int doubts) {
+        if (hollow) {
+            return begun ? ", not judged" : ", not begun";
         }
         return stops > 0 ? ", " + stops + " to stop for" : doubts > 0 ? ", " + doubts + " doubtful" : ", sound";
     }

@@ -18,15 +18,28 @@ import java.util.regex.Pattern;
 
 /**
  * The sentences of a room, from {@code <room>/sentences.properties}; each {@code {name}} takes the argument of that
- * name.
+ * name, and {@code {name#winter|winters}} one of two words by whether the argument of that name is one.
  */
 public final class Sentences {
-    private static final Pattern NAME = Pattern.compile("\\{(\\w+)}");
+    private static final Pattern NAME = Pattern.compile("\\{(\\w+)(?:#([^|}]*)\\|([^}]*))?}");
     private static final Map<String, Sentences> ROOMS = new ConcurrentHashMap<>();
     private final Map<String, Sentence> byKey = new ConcurrentHashMap<>();
 
-    /** @param pattern as {@link Phrase} takes it, {@code {}} for each of the names in turn */
-    private record Sentence(String pattern, List<String> names) {}
+    /** @param pattern as {@link Phrase} takes it, {@code {}} for each of the slots in turn */
+    private record Sentence(String pattern, List<Slot> slots) {}
+
+    /** @param one and many: empty where the argument itself is said */
+    private record Slot(String name, Optional<String> one, Optional<String> many) {
+        Object filled(Object argument) {
+            return one.isEmpty() ? argument : isOne(argument) ? one.get() : many.orElseThrow();
+        }
+
+        private static boolean isOne(Object argument) {
+            return argument instanceof Amount amount
+                    ? amount.value() != null && Math.round(amount.value()) == 1
+                    : argument.equals(1) || argument.equals(1L);
+        }
+    }
 
     private Sentences(Properties file) {
         file.stringPropertyNames().forEach(key -> byKey.put(key, sentence(file.getProperty(key))));
@@ -52,15 +65,16 @@ public final class Sentences {
     }
 
     private static Sentence sentence(String written) {
-        List<String> names = new ArrayList<>();
+        List<Slot> slots = new ArrayList<>();
         Matcher found = NAME.matcher(written);
         StringBuilder pattern = new StringBuilder();
         while (found.find()) {
-            names.add(found.group(1));
+            slots.add(
+                    new Slot(found.group(1), Optional.ofNullable(found.group(2)), Optional.ofNullable(found.group(3))));
             found.appendReplacement(pattern, "{}");
         }
         found.appendTail(pattern);
-        return new Sentence(pattern.toString(), List.copyOf(names));
+        return new Sentence(pattern.toString(), List.copyOf(slots));
     }
 
     public Set<String> keys() {
@@ -69,7 +83,11 @@ public final class Sentences {
 
     /** The names that a sentence takes, in its order. */
     public List<String> names(String key) {
-        return Optional.ofNullable(byKey.get(key)).map(Sentence::names).orElse(List.of());
+        return Optional.ofNullable(byKey.get(key)).stream()
+                .flatMap(sentence -> sentence.slots().stream())
+                .map(Slot::name)
+                .distinct()
+                .toList();
     }
 
     public boolean has(String key) {
@@ -87,12 +105,12 @@ public final class Sentences {
             throw new IllegalArgumentException("There is no sentence " + key + ".");
         }
         List<Object> inOrder = new ArrayList<>();
-        for (String name : sentence.names()) {
-            Object argument = arguments.get(name);
+        for (Slot slot : sentence.slots()) {
+            Object argument = arguments.get(slot.name());
             if (argument == null) {
-                throw new IllegalArgumentException("The sentence " + key + " lacks its {" + name + "}.");
+                throw new IllegalArgumentException("The sentence " + key + " lacks its {" + slot.name() + "}.");
             }
-            inOrder.add(argument);
+            inOrder.add(slot.filled(argument));
         }
         return new Phrase(sentence.pattern(), List.copyOf(inOrder));
     }

@@ -23,6 +23,7 @@ public record Display(UnitSystem system, Locale locale) {
             return feetAndInches(base, quantity == Quantity.TAPE ? 0.5 : 1);
         }
         String symbol = quantity.unit(system).symbol();
+        symbol = quantity == Quantity.DAYS && Math.round(base) == 1 ? "day" : symbol;
         String gap = symbol.isEmpty() ? "" : symbol.equals("°") ? "" : "\u00a0";
         return number(base, quantity) + gap + symbol;
     }

@@ -45,6 +45,7 @@ public enum Unit {
     PERCENT(Dimension.NUMBER, 1, 0, "%"),
     DEGREE(Dimension.NUMBER, 1, 0, "°", "deg"),
     HOUR(Dimension.NUMBER, 1, 0, "h", "hours"),
+    DAY(Dimension.NUMBER, 1, 0, "days", "day", "d"),
     PLAIN(Dimension.NUMBER, 1, 0, "");
 
     /** What kind of thing is measured; only units of one dimension may stand for each other. */

@@ -71,7 +71,7 @@ public final class Evaluation {
                         orchard.choices(),
                         trees,
                         orchard.observations().blooms(),
-                        site.pits(),
+                        site,
                         winters),
                 before.map(e -> e.varieties).orElse(null));
         partners = PollinationStage.of(

@@ -90,6 +90,11 @@ public final class Terrain {
         });
     }
 
+    /** The sunniest place of the plot; empty while no boundary is drawn. */
+    public Optional<SunMap.Place> sunniest() {
+        return sunMap().map(SunMap::sunniest);
+    }
+
     public SunHours sunAt(Point place) {
         return sunAt(List.of(place)).get(0);
     }

@@ -7,4 +7,7 @@ import idlebough.core.judge.Remedy;
 public interface VarietyRemedy extends Remedy {
     /** Leads to the other varieties of its crop. */
     record SeeOthers(Phrase label, String crop) implements VarietyRemedy {}
+
+    /** Leads to what bloom and frost were in each spring. */
+    record SeeSprings(Phrase label, String variety) implements VarietyRemedy {}
 }

@@ -24,11 +24,7 @@ import java.util.Optional;
  * @param frosts the worst night of each, in the same order; empty when the crop's critical temperatures are not known
  */
 public record VarietySprings(
-        Variety variety,
-        BloomClock clock,
-        Optional<HeatFit> fit,
-        List<Bloom> blooms,
-        List<FrostKill.Spring> frosts) {
+        Variety variety, BloomClock clock, Optional<HeatFit> fit, List<Bloom> blooms, List<FrostKill.Spring> frosts) {
     /** A night that takes this share of the blossom is felt in the crop. */
     public static final double FELT = 0.5;
 

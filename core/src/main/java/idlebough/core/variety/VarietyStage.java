@@ -6,12 +6,14 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Findings;
 import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
+import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
+import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Footing;
-import idlebough.core.site.SoilPit;
+import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.WinterStage;
@@ -45,12 +47,10 @@ public final class VarietyStage implements Stage {
             List<Choice> choices,
             List<Stand> stands,
             List<BloomSeen> seen,
-            List<SoilPit> pits,
+            SiteStage site,
             WinterStage winters) {
         boolean judgesAs(Input other) {
-            return catalogue.equals(other.catalogue)
-                    && pits.equals(other.pits)
-                    && winters.ledger() == other.winters.ledger();
+            return springsAs(other) && site.terrain() == other.site.terrain();
         }
 
         boolean springsAs(Input other) {
@@ -106,10 +106,18 @@ public final class VarietyStage implements Stage {
 
     /** @throws IllegalArgumentException when there is no such variety */
     public VarietyVerdict verdict(String key) {
-        return verdicts.computeIfAbsent(
-                key,
-                same -> VarietyVerdict.of(
-                        input.catalogue().variety(key), input.winters().ledger(), input.pits()));
+        return verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
+    }
+
+    private VarietyVerdict judge(Variety variety) {
+        return VarietyVerdict.of(
+                variety,
+                new Evidence(
+                        input.winters().ledger(),
+                        springs(variety, Exposure.SCREEN),
+                        input.winters().growing(),
+                        input.site().pits(),
+                        input.site().terrain().sunniest().map(sun -> new Evidence.Sun(sun.hours(), sun.halfWidth()))));
     }
 
     /** Every variety of the catalogue judged for this site, best first. */
@@ -143,6 +151,13 @@ public final class VarietyStage implements Stage {
     }
 
     @Override
+    public Optional<Phrase> missing() {
+        return input.winters().begun()
+                ? Optional.empty()
+                : Optional.of(Sentences.of("variety").say("missing", Map.of()));
+    }
+
+    @Override
     public Findings judged() {
         return findings.get();
     }
@@ -154,8 +169,8 @@ public final class VarietyStage implements Stage {
                         onMounds.merge(stand.variety().key(), stand.footing() != Footing.GRADE, Boolean::logicalAnd));
         return Findings.of(chosen.stream()
                 .map(key -> verdict(key).findings().stream()
-                        .filter(finding -> !(VarietyVerdict.DRAINAGE_RULE.equals(finding.rule())
-                                && onMounds.getOrDefault(key, false)))
+                        .filter(finding ->
+                                !(VarietyRules.DRAINAGE.equals(finding.rule()) && onMounds.getOrDefault(key, false)))
                         .toList())
                 .toList());
     }

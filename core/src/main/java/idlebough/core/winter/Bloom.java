@@ -25,28 +25,35 @@ public record Bloom(SpringHours spring, BloomClock clock, Optional<Open> floweri
     public record Open(LocalDateTime full, LocalDate first, LocalDate end) {}
 
     public static Bloom of(SpringHours spring, BloomClock clock) {
-        double sum = 0;
-        int first = -1;
-        int full = -1;
-        int end = -1;
-        for (int h = 0; h < spring.length() && end < 0; h++) {
-            if (spring.heat(h) > 0) {
-                sum += spring.heat(h) * clock.weight(spring.portions(h));
-                first = first < 0 && sum >= clock.first() * clock.need() ? h : first;
-                full = full < 0 && sum >= clock.need() ? h : full;
-                end = sum >= clock.end() * clock.need() ? h : end;
-            }
-        }
+        double[] forced = spring.forced(clock.half());
+        int full = reached(forced, clock.need());
         if (full < 0) {
             return new Bloom(spring, clock, Optional.empty());
         }
         SeasonHours hours = spring.hours();
-        LocalDate begins = hours.at(first).toLocalDate();
+        int end = reached(forced, clock.end() * clock.need());
+        LocalDate begins =
+                hours.at(reached(forced, clock.first() * clock.need())).toLocalDate();
         LocalDate least = begins.plusDays(SHORTEST - 1);
         LocalDate most = begins.plusDays(LONGEST - 1);
         LocalDate ends = end < 0 ? most : hours.at(end).toLocalDate();
         ends = ends.isBefore(least) ? least : ends.isAfter(most) ? most : ends;
         return new Bloom(spring, clock, Optional.of(new Open(hours.at(full), begins, ends)));
+    }
+
+    /** The first hour at whose end so much is reached; −1 for none. */
+    private static int reached(double[] sums, double much) {
+        int low = 0;
+        int high = sums.length;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (sums[middle] >= much) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low == sums.length ? -1 : low;
     }
 
     public int year() {

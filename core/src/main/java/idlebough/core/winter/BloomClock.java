@@ -43,7 +43,8 @@ public record BloomClock(double half, double need, double first, double end, Tol
      * @param low and high: middle 80 % of the districts to which letter C was fitted; NaN when they are too few
      * @param rms of the predicted less the remembered mean dates, days
      */
-    public record Told(String crop, char letter, double atC, double low, double high, double rms, Certainty certainty) {}
+    public record Told(
+            String crop, char letter, double atC, double low, double high, double rms, Certainty certainty) {}
 
     /** Empty where the crop was not fitted: no date is told, and no years in ten. */
     public static Optional<BloomClock> of(Variety variety) {
@@ -86,19 +87,13 @@ public record BloomClock(double half, double need, double first, double end, Tol
     }
 
     /** Share of an hour's heat that counts after so many portions. */
-    double weight(double portions) {
+    static double weight(double portions, double half) {
         return 1 / (1 + Math.exp(-SLOPE * (portions - half)));
     }
 
     /** Σ w·heat from the season's start to noon of a day, °C·h; empty outside the spring. */
     public Optional<Double> forcedBy(LocalDate day, SpringHours spring) {
-        return spring.index(day.atTime(12, 0)).map(noon -> {
-            double sum = 0;
-            for (int h = 0; h <= noon; h++) {
-                sum += spring.heat(h) == 0 ? 0 : spring.heat(h) * weight(spring.portions(h));
-            }
-            return sum;
-        });
+        return spring.index(day.atTime(12, 0)).map(noon -> spring.forced(half)[noon]);
     }
 
     /** How the need comes about when no date of one's own tells it. */

@@ -25,6 +25,8 @@ public final class FrostKill {
     /** The hour by which the night is over. */
     private static final int MORNING = 6;
 
+    private static final int HOURS = 24;
+
     private static final Map<String, List<Stage>> BY_CROP = read();
 
     private FrostKill() {}
@@ -71,15 +73,9 @@ public final class FrostKill {
         }
         SpringHours spring = bloom.spring();
         double last = stages.get(stages.size() - 1).fraction() + AFTER;
-        double sum = 0;
-        for (int h = 0; h < spring.length(); h++) {
-            sum += spring.heat(h) == 0
-                    ? 0
-                    : spring.heat(h) * bloom.clock().weight(spring.portions(h));
-            if (h % 24 != MORNING) {
-                continue;
-            }
-            double fraction = sum / bloom.clock().need();
+        double[] forced = spring.forced(bloom.clock().half());
+        for (int h = MORNING; h < forced.length; h += HOURS) {
+            double fraction = forced[h] / bloom.clock().need();
             if (fraction > last) {
                 break;
             }
@@ -87,12 +83,11 @@ public final class FrostKill {
             for (Stage each : stages) {
                 stage = fraction >= each.fraction() ? each : stage;
             }
-            DailyExtremes day = spring.hours().days().get(h / 24);
+            DailyExtremes day = spring.hours().days().get(h / HOURS);
             if (stage != null) {
                 double killed = stage.killed(day.minimum());
                 if (killed > Math.max(LEAST, worst.worst())) {
-                    worst = new Spring(
-                            bloom.year(), killed, Optional.of(new Night(day.date(), day.minimum(), stage)));
+                    worst = new Spring(bloom.year(), killed, Optional.of(new Night(day.date(), day.minimum(), stage)));
                 }
             }
         }

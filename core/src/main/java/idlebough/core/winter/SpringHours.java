@@ -7,7 +7,9 @@ import java.time.LocalDateTime;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * One winter and the spring after it by the hour, with what every bloom clock reads from it: the chill portions so far
@@ -25,6 +27,7 @@ public final class SpringHours {
     private final boolean whole;
     private final double[] portions;
     private final double[] heat;
+    private final Map<Double, double[]> forced = new ConcurrentHashMap<>();
 
     SpringHours(int year, SeasonHours hours, boolean whole) {
         this.year = year;
@@ -55,8 +58,7 @@ public final class SpringHours {
             if (!whole && record.last().isBefore(end.minusMonths(1))) {
                 continue;
             }
-            SeasonHours hours =
-                    SeasonHours.of(record, latitude, season.first(year), whole ? end : record.last());
+            SeasonHours hours = SeasonHours.of(record, latitude, season.first(year), whole ? end : record.last());
             if (hours != null) {
                 springs.add(new SpringHours(year, hours, whole));
             }
@@ -78,18 +80,22 @@ public final class SpringHours {
         return hours;
     }
 
-    int length() {
-        return heat.length;
+    /** Σ w·heat from the season’s start to the end of each hour for one C½, °C·h; see {@link BloomClock}. */
+    double[] forced(double half) {
+        return forced.computeIfAbsent(half, same -> {
+            double[] sums = new double[heat.length];
+            double sum = 0;
+            for (int h = 0; h < sums.length; h++) {
+                sum += heat[h] == 0 ? 0 : heat[h] * BloomClock.weight(portions[h], half);
+                sums[h] = sum;
+            }
+            return sums;
+        });
     }
 
     /** Portions from the season's start to the end of an hour. */
     double portions(int hour) {
         return portions[hour];
-    }
-
-    /** Heat of one hour, °C·h. */
-    double heat(int hour) {
-        return heat[hour];
     }
 
     /** Index of an hour of this spring; empty outside it. */

@@ -68,6 +68,7 @@ public final class WinterRules {
         List<Finding> findings = new ArrayList<>();
         findings.add(FEW_WINTERS
                 .about(Subject.ORCHARD)
+                .with("more", Amount.count(Math.max(1, TABLE.value("few-winters") - n)))
                 .remedies(List.of(LOAD))
                 .judge(Measured.exactly(n, COUNT), TABLE.atLeast("few-winters", COUNT)));
         leftOut(ledger).ifPresent(findings::add);

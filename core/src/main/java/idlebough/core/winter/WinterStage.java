@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -25,6 +26,7 @@ public final class WinterStage implements Stage {
     private final Lazy<DayClimate> climate;
     private final Map<Double, FrostDates> frosts;
     private final Map<Exposure, List<SpringHours>> springs;
+    private final Lazy<Optional<GrowingSeason>> growing;
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
     /**
@@ -55,6 +57,9 @@ public final class WinterStage implements Stage {
                 : Lazy.of(() -> new DayClimate(input.weather().record()));
         frosts = same ? before.frosts : new ConcurrentHashMap<>();
         springs = same ? before.springs : new ConcurrentHashMap<>();
+        growing = same
+                ? before.growing
+                : Lazy.of(() -> GrowingSeason.of(input.weather().record(), input.latitude()));
     }
 
     /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
@@ -116,6 +121,11 @@ public final class WinterStage implements Stage {
     public List<SpringHours> springs(Exposure exposure) {
         return springs.computeIfAbsent(
                 exposure, same -> SpringHours.of(input.weather().record().at(exposure), input.latitude()));
+    }
+
+    /** Empty without a whole year of days. */
+    public Optional<GrowingSeason> growing() {
+        return growing.get();
     }
 
     /** How far the predicted date of a single spring may be off, days. */

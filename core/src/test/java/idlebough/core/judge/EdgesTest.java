@@ -43,9 +43,13 @@ import idlebough.core.site.SunHours;
 import idlebough.core.site.SunYear;
 import idlebough.core.site.TestHole;
 import idlebough.core.site.Texture;
+import idlebough.core.variety.Evidence;
+import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyVerdict;
 import idlebough.core.winter.DailyExtremes;
+import idlebough.core.winter.GrowingSeason;
 import idlebough.core.winter.LiveRules;
+import idlebough.core.winter.SpringHours;
 import idlebough.core.winter.StationRecord;
 import idlebough.core.winter.WeatherGenerator;
 import idlebough.core.winter.WinterLedger;
@@ -250,8 +254,28 @@ class EdgesTest {
     private static List<Finding> variety(String rule, double value, String with) {
         if (rule.equals("variety.drainage") || rule.equals("variety.ph")) {
             SoilPit pit = rule.equals("variety.ph") ? Shipped.pit(40, value, Texture.LOAM) : Shipped.pit(value);
-            return VarietyVerdict.of(Shipped.variety(with), WinterLedger.of(StationRecord.EMPTY, 45), List.of(pit))
+            return VarietyVerdict.of(
+                            Shipped.variety(with), Evidence.of(WinterLedger.of(StationRecord.EMPTY, 45), List.of(pit)))
                     .findings();
+        }
+        switch (rule) {
+            case "variety.season", "variety.heat" -> {
+                boolean season = rule.equals("variety.season");
+                GrowingSeason growing = new GrowingSeason(season ? value : 300, season ? 30 : value);
+                return evidence(with, Optional.of(growing), Optional.empty(), Optional.empty());
+            }
+            case "variety.sun" -> {
+                return evidence(with, Optional.empty(), Optional.of(new Evidence.Sun(value, 0.3)), Optional.empty());
+            }
+            case "variety.frost-at-bloom" -> {
+                return evidence(with, Optional.empty(), Optional.empty(), frostySprings((int) value));
+            }
+            case "variety.record" -> {
+                Variety needing = needing(value, ledger(9, 3));
+                return VarietyVerdict.of(needing, Evidence.of(ledger(9, 3), List.of()))
+                        .findings();
+            }
+            default -> {}
         }
         WinterLedger hill = ledger(9, 25);
         Variety cox = Shipped.variety("apple-cox");
@@ -266,7 +290,7 @@ class EdgesTest {
                     new Variety.Habit(1, cox.habit().ripeNorth(), coldest - value),
                     cox.uses(),
                     cox.origin());
-            return VarietyVerdict.of(limited, hill, List.of()).findings();
+            return VarietyVerdict.of(limited, Evidence.of(hill, List.of())).findings();
         }
         // A need that just so many of the twenty-five winters satisfy, in portions, sure to a twentieth.
         double[] totals = hill.totals(ChillModel.PORTIONS).clone();
@@ -281,7 +305,53 @@ class EdgesTest {
                 cox.habit(),
                 cox.uses(),
                 cox.origin());
-        return VarietyVerdict.of(asked, hill, List.of()).findings();
+        return VarietyVerdict.of(asked, Evidence.of(hill, List.of())).findings();
+    }
+
+    private static List<Finding> evidence(
+            String variety,
+            Optional<GrowingSeason> growing,
+            Optional<Evidence.Sun> sun,
+            Optional<VarietySprings> springs) {
+        WinterLedger none = WinterLedger.of(StationRecord.EMPTY, 45);
+        return VarietyVerdict.of(Shipped.variety(variety), new Evidence(none, springs, growing, List.of(), sun))
+                .findings();
+    }
+
+    /** A need, in portions, of so many times the mean of the winters. */
+    private static Variety needing(double times, WinterLedger winters) {
+        double mean =
+                Arrays.stream(winters.totals(ChillModel.PORTIONS)).average().orElseThrow();
+        Variety cox = Shipped.variety("apple-cox");
+        return new Variety(
+                cox.key(),
+                cox.crop(),
+                cox.name(),
+                new Variety.ChillNeed(times * mean, ChillModel.PORTIONS, Certainty.FAIR, false),
+                cox.blossom(),
+                cox.habit(),
+                cox.uses(),
+                cox.origin());
+    }
+
+    /** Twenty-five springs alike, in so many of which a night of −6 °C falls on the day of full bloom. */
+    private static Optional<VarietySprings> frostySprings(int frosty) {
+        LocalDate from = LocalDate.of(1990, 11, 1);
+        List<DailyExtremes> days = new ArrayList<>();
+        for (LocalDate day = from; day.isBefore(from.plusYears(25)); day = day.plusDays(1)) {
+            boolean cold = day.getMonthValue() >= 11 || day.getMonthValue() <= 3;
+            days.add(DailyExtremes.measured(day, cold ? 1 : 5, cold ? 8 : 18));
+        }
+        Variety cox = Shipped.variety("apple-cox");
+        VarietySprings calm = VarietySprings.of(cox, SpringHours.of(new StationRecord(days), 45), List.of())
+                .orElseThrow();
+        Set<LocalDate> nights = calm.blooms().stream()
+                .limit(frosty)
+                .map(bloom -> bloom.full().orElseThrow())
+                .collect(Collectors.toSet());
+        days.replaceAll(
+                day -> nights.contains(day.date()) ? DailyExtremes.measured(day.date(), -6, day.maximum()) : day);
+        return VarietySprings.of(cox, SpringHours.of(new StationRecord(days), 45), List.of());
     }
 
     private static Flowering flowering(String id, String variety, double x) {

@@ -80,7 +80,8 @@ class BloomClockTest {
         assertThat(ChronoUnit.DAYS.between(open.first(), open.end()) + 1)
                 .as("a cool spring stretches bloom, to eighteen days at most")
                 .isEqualTo(18);
-        Bloom.Open hot = Bloom.of(constant(5, 25, 100, 60), apple('C')).flowering().orElseThrow();
+        Bloom.Open hot =
+                Bloom.of(constant(5, 25, 100, 60), apple('C')).flowering().orElseThrow();
         assertThat(ChronoUnit.DAYS.between(hot.first(), hot.end()) + 1)
                 .as("warmth compresses it, to four at least")
                 .isBetween(4L, 9L);
@@ -157,7 +158,8 @@ class BloomClockTest {
         List<String> missed = new ArrayList<>();
         rows.forEach(row -> {
             char letter = row.get("letter").isEmpty() ? 0 : row.get("letter").charAt(0);
-            BloomClock clock = BloomClock.of(row.get("crop"), letter, row.get("low").equals("1"))
+            BloomClock clock = BloomClock.of(
+                            row.get("crop"), letter, row.get("low").equals("1"))
                     .orElseThrow();
             double mean = springs.get(row.get("site")).stream()
                     .map(spring -> Bloom.of(spring, clock).full())
@@ -179,8 +181,18 @@ class BloomClockTest {
     @Test
     void fittedCropsHaveAClock() {
         List<String> fitted = List.of(
-                "apple", "pear", "asian-pear", "quince", "sweet-cherry", "sour-cherry", "plum", "japanese-plum", "peach",
-                "apricot", "almond", "kaki");
+                "apple",
+                "pear",
+                "asian-pear",
+                "quince",
+                "sweet-cherry",
+                "sour-cherry",
+                "plum",
+                "japanese-plum",
+                "peach",
+                "apricot",
+                "almond",
+                "kaki");
         assertThat(Catalogue.shipped().varieties())
                 .allSatisfy(variety -> assertThat(BloomClock.of(variety).isPresent())
                         .as(variety.label())

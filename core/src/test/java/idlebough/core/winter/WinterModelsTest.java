@@ -384,8 +384,7 @@ class WinterModelsTest {
                     .findFirst()
                     .orElseThrow()
                     .getKey();
-            SequentialBloom bloom =
-                    SequentialBloom.of(hours, model, d(row, "chill_req"), d(row, "heat_req"));
+            SequentialBloom bloom = SequentialBloom.of(hours, model, d(row, "chill_req"), d(row, "heat_req"));
             assertThat(bloom.chillMet()).as(row.toString()).isEqualTo(hour(row, "chill_met"));
             near(bloom.chill(), row, "chill_sum");
             near(bloom.heat(), row, "heat_sum");
