@@ -305,7 +305,9 @@ public class PitController {
         model.addAttribute("pit", seen);
         model.addAttribute("crops", catalogue.crops());
         model.addAttribute("crop", of);
-        model.addAttribute("what", WhatToDo.of(of, seen));
+        WhatToDo what = WhatToDo.of(of, seen);
+        model.addAttribute("what", what);
+        model.addAttribute("drawing", AnswerDrawing.of(what.advised().heap(), seen));
         boolean wrong = seen.ph() != null && (seen.ph() < of.phLow() || seen.ph() > of.phHigh());
         model.addAttribute(
                 "amendment",

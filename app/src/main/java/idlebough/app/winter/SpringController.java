@@ -88,7 +88,8 @@ public class SpringController {
         static SpringRow of(Bloom bloom, Optional<FrostKill.Spring> frost, Variety variety, Reader say) {
             Optional<LocalDateTime> met = bloom.spring().chillMet(variety.chillModel(), variety.chillNeed());
             boolean late = bloom.flowering().isPresent()
-                    && met.map(hour -> hour.isAfter(bloom.flowering().orElseThrow().full()))
+                    && met.map(hour ->
+                                    hour.isAfter(bloom.flowering().orElseThrow().full()))
                             .orElse(true);
             Optional<FrostKill.Night> night = frost.flatMap(FrostKill.Spring::night);
             return new SpringRow(
@@ -144,7 +145,9 @@ public class SpringController {
                     picked,
                     say));
         }
-        model.addAttribute("about", springs.middle().map(middle -> about(middle, plan, say)).orElse(""));
+        model.addAttribute(
+                "about",
+                springs.middle().map(middle -> about(middle, plan, say)).orElse(""));
         model.addAttribute("springs", springs);
         model.addAttribute("lines", lines);
         model.addAttribute("figures", figures(springs));
@@ -163,7 +166,8 @@ public class SpringController {
 
     private static List<Figure> figures(VarietySprings springs) {
         List<Figure> figures = new ArrayList<>();
-        long bloomed = springs.blooms().stream().filter(b -> b.full().isPresent()).count();
+        long bloomed =
+                springs.blooms().stream().filter(b -> b.full().isPresent()).count();
         if (!springs.frosts().isEmpty()) {
             figures.add(new Figure(
                     "hit",
@@ -215,7 +219,10 @@ public class SpringController {
             return;
         }
         double high = Math.min(26, HIGH / shown.size());
-        int days = shown.stream().mapToInt(b -> b.spring().hours().days().size()).max().orElse(1);
+        int days = shown.stream()
+                .mapToInt(b -> b.spring().hours().days().size())
+                .max()
+                .orElse(1);
         List<Strip> strips = new ArrayList<>();
         for (int i = 0; i < shown.size(); i++) {
             Bloom bloom = shown.get(i);

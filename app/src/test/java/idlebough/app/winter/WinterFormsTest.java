@@ -346,7 +346,10 @@ class WinterFormsTest {
     }
 
     private VarietySprings springs() {
-        return plan().evaluation().varieties().springs(plan().chosen("apple-cox"), Exposure.SCREEN).orElseThrow();
+        return plan().evaluation()
+                .varieties()
+                .springs(plan().chosen("apple-cox"), Exposure.SCREEN)
+                .orElseThrow();
     }
 
     @Test

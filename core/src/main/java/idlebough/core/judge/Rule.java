@@ -54,9 +54,9 @@ public record Rule(String id) {
             return this;
         }
 
-        /** Which of the reasons is given, and which headline where there is one of that name. */
+        /** Which of the reasons is given, and which headline where there is one of that name; empty for the usual. */
         public Draft variant(String name) {
-            variant = "." + name;
+            variant = name.isEmpty() ? "" : "." + name;
             return this;
         }
 

@@ -4,19 +4,18 @@ import idlebough.core.almanac.AlmanacStage;
 import idlebough.core.crop.Crop;
 import idlebough.core.daybook.DaybookStage;
 import idlebough.core.irrigation.IrrigationStage;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
+import idlebough.core.judge.Standing;
 import idlebough.core.layout.LayoutStage;
 import idlebough.core.planting.PlantingStage;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.pollination.PollinationStage;
 import idlebough.core.rootstock.RootstockStage;
-import idlebough.core.site.Footing;
 import idlebough.core.site.SiteStage;
-import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
-import idlebough.core.variety.Choice;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.winter.WinterStage;
 import idlebough.core.winter.WinterWays;
@@ -27,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One orchard through all ten stages, in the order of the work: the chain. Each stage is made of its own input and the
@@ -77,7 +77,7 @@ public final class Evaluation {
         partners = PollinationStage.of(
                 trees, placedChoices(), varieties, before.map(e -> e.partners).orElse(null));
         rootstocks = RootstockStage.of(
-                new RootstockStage.Input(orchard.catalogue(), orchard.choices(), pitsOfChoices(trees)),
+                new RootstockStage.Input(orchard.catalogue(), orchard.choices(), trees, site, winters),
                 before.map(e -> e.rootstocks).orElse(null));
         layout = LayoutStage.of(
                 trees, day, site, winters, partners, before.map(e -> e.layout).orElse(null));
@@ -143,25 +143,6 @@ public final class Evaluation {
         return placed;
     }
 
-    /** The pits that speak for the trees of each choice that stand on the grade; all pits while none has a place. */
-    private Map<String, List<SoilPit>> pitsOfChoices(List<Stand> trees) {
-        Map<String, Map<String, SoilPit>> speaking = new LinkedHashMap<>();
-        for (Stand stand : trees) {
-            stand.tree().choice().ifPresent(choice -> {
-                Map<String, SoilPit> pits = speaking.computeIfAbsent(choice, key -> new LinkedHashMap<>());
-                if (stand.footing() == Footing.GRADE) {
-                    site.pitOf(stand.id()).ifPresent(pit -> pits.put(pit.id(), pit));
-                }
-            });
-        }
-        Map<String, List<SoilPit>> pits = new LinkedHashMap<>();
-        for (Choice choice : orchard.choices()) {
-            Map<String, SoilPit> own = speaking.get(choice.id());
-            pits.put(choice.id(), own == null ? site.pits() : List.copyOf(own.values()));
-        }
-        return pits;
-    }
-
     public Orchard orchard() {
         return orchard;
     }
@@ -174,6 +155,22 @@ public final class Evaluation {
     /** Empty when no such tree stands. */
     public Optional<Stand> stand(String tree) {
         return Optional.ofNullable(stands.get(tree));
+    }
+
+    /**
+     * What must be mended before a tree is planted, from every room: its own stops and those of the soil of its place.
+     * Empty for one that stands.
+     */
+    public List<Finding> stopsOf(String tree) {
+        Stand stand = stands.get(tree);
+        if (stand == null || !stand.toPlant()) {
+            return List.of();
+        }
+        return Stream.concat(
+                        site.soilOf(stand).stream(),
+                        stages().stream().flatMap(stage -> stage.judged().about(stand.subject()).stream()))
+                .filter(finding -> finding.standing() == Standing.STOP)
+                .toList();
     }
 
     public SiteStage site() {

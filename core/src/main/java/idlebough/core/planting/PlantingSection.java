@@ -14,6 +14,7 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Solids;
+import idlebough.core.site.Barrows;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
 import java.util.Map;
@@ -40,7 +41,7 @@ public record PlantingSection(
     private static final RuleTable TABLE = RuleTable.of("planting");
     private static final double COMPOST_LOSS = TABLE.value("compost-loss");
     private static final double CONSOLIDATION = TABLE.value("consolidation");
-    private static final double BARROW = TABLE.value("barrow");
+    private static final double BARROW = 1000 * Barrows.BARROW;
     private static final double MULCH_RING = TABLE.value("mulch-ring");
     private static final double MULCH_CLEAR = TABLE.value("mulch-clear");
     private static final Source HEIGHT =

@@ -2,6 +2,10 @@ package idlebough.core.rootstock;
 
 import static idlebough.core.measure.Quantity.DECIMAL;
 import static idlebough.core.measure.Quantity.DRAINAGE;
+import static idlebough.core.measure.Quantity.RAIN;
+import static idlebough.core.measure.Quantity.SALINITY;
+import static idlebough.core.measure.Quantity.SHORT_LENGTH;
+import static idlebough.core.measure.Quantity.TEMPERATURE;
 
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Misfit;
@@ -18,23 +22,36 @@ import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.site.DrainageRate;
+import idlebough.core.site.Footing;
+import idlebough.core.site.SiteRules;
 import idlebough.core.site.SoilPit;
+import idlebough.core.site.WantedDrainage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
-/** The findings of this room: is a stock chosen, does the graft hold, does the stock stand this soil. */
+/**
+ * The findings of this room: is a stock chosen, does the graft hold, does the stock stand this soil and this winter, and
+ * does the water get away from each tree.
+ */
 public final class RootstockRules {
     public static final Rule NONE_CHOSEN = Rule.of("rootstock.none-chosen");
     public static final Rule MISFIT = Rule.of("rootstock.misfit");
-    public static final Rule WET = Rule.of("rootstock.wet");
+    public static final Rule DRAINAGE_RULE = Rule.of("rootstock.drainage");
+    public static final Rule MOUND = Rule.of("rootstock.mound");
+    public static final Rule NO_DRAIN = Rule.of("rootstock.no-drain");
     public static final Rule LIME = Rule.of("rootstock.lime");
+    public static final Rule SALT = Rule.of("rootstock.salt");
+    public static final Rule DROUGHT = Rule.of("rootstock.drought");
+    public static final Rule COLD = Rule.of("rootstock.cold");
     private static final RuleTable TABLE = RuleTable.of("rootstock");
+    private static final RuleTable SITE = RuleTable.of("site");
     private static final Sentences WORDS = Sentences.of("rootstock");
-    private static final double PH_READING = RuleTable.of("site").value("ph-reading");
+    private static final double MM = 1000;
     private final Catalogue catalogue;
 
     public RootstockRules(Catalogue catalogue) {
@@ -42,11 +59,28 @@ public final class RootstockRules {
     }
 
     /**
-     * @param choice id of the choice that the findings are about
-     * @param stock empty when none is chosen
-     * @param pits that speak for its trees; the slowest and the most alkaline decide
+     * A tree, or a choice that has no tree with a place yet, as its drainage is judged.
+     *
+     * @param name in words
+     * @param choice id of the choice that it belongs to; empty for a tree that was there before
      */
-    public List<Finding> judge(String choice, Variety variety, Optional<Rootstock> stock, List<SoilPit> pits) {
+    public record Rooted(
+            Subject subject,
+            String name,
+            Variety variety,
+            Optional<Rootstock> stock,
+            Footing footing,
+            Optional<String> choice) {}
+
+    /**
+     * What concerns all trees of a choice.
+     *
+     * @param stock empty when none is chosen
+     * @param pits that speak for its trees; the worst of them decides
+     * @param coldest night of all whole winters, °C; empty without any
+     */
+    public List<Finding> judge(
+            String choice, Variety variety, Optional<Rootstock> stock, List<SoilPit> pits, OptionalDouble coldest) {
         Subject subject = Subject.choice(choice);
         if (stock.isEmpty()) {
             return List.of(NONE_CHOSEN
@@ -55,10 +89,16 @@ public final class RootstockRules {
                     .remedies(List.of(seeStocks(subject, variety)))
                     .stands(Standing.DOUBTFUL, TABLE.source("none-chosen")));
         }
+        Rootstock worked = stock.get();
+        Optional<Finding> cold = coldest.isEmpty() || variety.crop().evergreen()
+                ? Optional.empty()
+                : Optional.of(cold(subject, variety, worked, coldest.getAsDouble()));
         return Stream.of(
-                        misfit(subject, variety, stock.get()),
-                        wet(subject, variety, stock.get(), pits),
-                        lime(subject, variety, stock.get(), pits))
+                        misfit(subject, variety, worked),
+                        lime(subject, variety, worked, pits),
+                        salt(subject, variety, worked, pits),
+                        drought(subject, variety, worked, pits),
+                        cold)
                 .flatMap(Optional::stream)
                 .toList();
     }
@@ -74,61 +114,135 @@ public final class RootstockRules {
     }
 
     /**
-     * The soil itself is judged on the Site; here only whether the stock makes it worse, so it is never more than
-     * doubtful.
+     * Does the water get away from this tree fast enough for its crop on its stock, or does its mound lift it out?
+     * Empty where the pit has no rate: that is said on the site.
      */
-    private Optional<Finding> wet(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
-        return pits.stream()
-                .filter(pit -> pit.rate() != null)
-                .min(Comparator.comparingDouble(pit -> pit.rate().normalisedMmPerHour()))
-                .map(slowest -> {
-                    DrainageRate rate = slowest.rate();
-                    List<Remedy> remedies = new ArrayList<>();
-                    standsWetBetter(variety, stock).ifPresent(better -> remedies.add(take(subject, better)));
-                    remedies.add(seeStocks(subject, variety));
-                    return WET.about(subject)
-                            .with("stock", stock.name())
-                            .with("pit", slowest.label())
-                            .with("rank", Amount.count(stock.wet()))
-                            .remedies(remedies)
-                            .judge(
-                                    Measured.of(rate.normalisedMmPerHour(), rate.halfWidth(), DRAINAGE),
-                                    wantedRate(stock));
-                });
+    public List<Finding> drainage(Rooted tree, SoilPit pit) {
+        DrainageRate rate = pit.rate();
+        if (rate == null) {
+            return List.of();
+        }
+        Limit wanted = TreeDrainage.limit(tree.variety().crop(), tree.stock());
+        Measured measured = Measured.of(rate.normalisedMmPerHour(), rate.halfWidth(), DRAINAGE);
+        WantedDrainage.Lift lift = WantedDrainage.lift(wanted.value(), rate);
+        return !tree.footing().raised() || lift.height() == 0
+                ? List.of(onGrade(tree, pit, measured, wanted, lift))
+                : raised(tree, pit, lift);
     }
 
-    private Optional<Rootstock> standsWetBetter(Variety variety, Rootstock stock) {
-        return catalogue.rootstocksFor(variety.crop()).stream()
-                .filter(other -> other.wet() > stock.wet()
-                        && catalogue.misfit(variety, other).isEmpty())
-                .max(Comparator.comparingInt(Rootstock::wet));
+    private Finding onGrade(Rooted tree, SoilPit pit, Measured rate, Limit wanted, WantedDrainage.Lift lift) {
+        List<Remedy> remedies = new ArrayList<>();
+        if (lift.height() > 0) {
+            remedies.add(SiteRules.setOn(pit, tree.variety().crop(), WantedDrainage.footing(lift, 0)));
+        }
+        standsWetBetter(tree).ifPresent(remedies::add);
+        remedies.add(SiteRules.whatToDo(pit, tree.variety().crop()));
+        Optional<Rootstock> worked = TreeDrainage.grafted(tree.stock());
+        return about(DRAINAGE_RULE, tree, pit)
+                .variant(worked.map(stock -> stock.wet() <= 1 ? "tender" : "stock")
+                        .orElse("crop"))
+                .with("crop", tree.variety().crop().withArticle())
+                .with("stock", worked.map(Rootstock::name).orElse(""))
+                .with("points", worked.map(stock -> stock.told().points()).orElse(""))
+                .with("ofCrop", WantedDrainage.rate(tree.variety().crop()).amount())
+                .with("ofStock", Amount.of(worked.map(TreeDrainage::ofStock).orElse(0.0), DRAINAGE))
+                .remedies(remedies)
+                .judge(rate, wanted);
+    }
+
+    private List<Finding> raised(Rooted tree, SoilPit pit, WantedDrainage.Lift lift) {
+        Remedy higher = SiteRules.setOn(pit, tree.variety().crop(), WantedDrainage.footing(lift, 0));
+        Finding mound = about(MOUND, tree, pit)
+                .with("rate", Amount.of(pit.rate().normalisedMmPerHour(), DRAINAGE))
+                .remedies(List.of(higher, SiteRules.whatToDo(pit, tree.variety().crop())))
+                .judge(Measured.of(tree.footing().height(), SITE.value("mound-reading"), SHORT_LENGTH), lift.limit());
+        if (mound.standing() == Standing.STOP || !lift.drain() || tree.footing().drained()) {
+            return List.of(mound);
+        }
+        return List.of(
+                mound,
+                about(NO_DRAIN, tree, pit)
+                        .with("rate", Amount.of(pit.rate().normalisedMmPerHour(), DRAINAGE))
+                        .remedies(List.of(higher))
+                        .stands(Standing.DOUBTFUL, lift.limit().source()));
+    }
+
+    private static Rule.Draft about(Rule rule, Rooted tree, SoilPit pit) {
+        return rule.about(tree.subject()).with("tree", tree.name()).with("pit", pit.label());
+    }
+
+    /** Another stock on which this variety holds and which asks less; only where a choice can take it. */
+    private Optional<Remedy> standsWetBetter(Rooted tree) {
+        int now = TreeDrainage.grafted(tree.stock()).map(Rootstock::wet).orElse(0);
+        return tree.choice()
+                .filter(choice -> tree.stock().isPresent())
+                .flatMap(choice -> catalogue.rootstocksFor(tree.variety().crop()).stream()
+                        .filter(other -> !other.ownRooted()
+                                && other.wet() > now
+                                && catalogue.misfit(tree.variety(), other).isEmpty())
+                        .max(Comparator.comparingInt(Rootstock::wet))
+                        .map(better -> new RootstockRemedy.TakeStock(
+                                WORDS.say("remedy.take", Map.of("stock", better.name())), choice, better.key())));
     }
 
     private Optional<Finding> lime(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
         return pits.stream()
                 .filter(pit -> pit.ph() != null)
                 .max(Comparator.comparingDouble(SoilPit::ph))
-                .map(highest -> LIME.about(subject)
-                        .with("stock", stock.name())
+                .map(highest -> about(LIME, subject, variety, stock)
                         .with("pit", highest.label())
                         .with("rank", Amount.count(stock.lime()))
-                        .remedies(List.of(seeStocks(subject, variety)))
                         .judge(
-                                Measured.of(highest.ph(), PH_READING, DECIMAL),
+                                Measured.of(highest.ph(), SITE.value("ph-reading"), DECIMAL),
                                 TABLE.atMost("lime." + stock.lime(), DECIMAL)));
     }
 
-    /** mm/h in a 12-inch hole by the stock's tolerance of wet soil, 0 to 3. */
-    static Limit wantedRate(Rootstock stock) {
-        return TABLE.atLeast("wet." + stock.wet(), DRAINAGE);
+    private Optional<Finding> salt(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
+        return pits.stream()
+                .filter(pit -> pit.profile().salt() != null)
+                .max(Comparator.comparingDouble(pit -> pit.profile().salt()))
+                .map(saltiest -> about(SALT, subject, variety, stock)
+                        .with("pit", saltiest.label())
+                        .with("rank", Amount.count(stock.tolerance().salt()))
+                        .judge(
+                                Measured.of(
+                                        saltiest.profile().salt(),
+                                        SITE.value("salt-reading")
+                                                * saltiest.profile().salt(),
+                                        SALINITY),
+                                TABLE.atMost("salt." + stock.tolerance().salt(), SALINITY)));
+    }
+
+    private Optional<Finding> drought(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
+        return pits.stream()
+                .min(Comparator.comparingDouble(SoilPit::waterHeld))
+                .map(driest -> about(DROUGHT, subject, variety, stock)
+                        .with("pit", driest.label())
+                        .with("rank", Amount.count(stock.tolerance().drought()))
+                        .judge(
+                                Measured.of(
+                                        driest.waterHeld() / MM,
+                                        TABLE.value("held-reading") * driest.waterHeld() / MM,
+                                        RAIN),
+                                TABLE.atLeast("drought." + stock.tolerance().drought(), RAIN)));
+    }
+
+    private Finding cold(Subject subject, Variety variety, Rootstock stock, double coldest) {
+        return about(COLD, subject, variety, stock)
+                .with("rank", Amount.count(stock.tolerance().cold()))
+                .judge(
+                        Measured.of(coldest, TABLE.value("screen"), TEMPERATURE),
+                        TABLE.atLeast("cold." + stock.tolerance().cold(), TEMPERATURE));
+    }
+
+    private static Rule.Draft about(Rule rule, Subject subject, Variety variety, Rootstock stock) {
+        return rule.about(subject)
+                .with("stock", stock.ownRooted() ? variety.name() : stock.name())
+                .with("variety", variety.name())
+                .remedies(stock.ownRooted() ? List.of() : List.of(seeStocks(subject, variety)));
     }
 
     private static Remedy seeStocks(Subject subject, Variety variety) {
         return new RootstockRemedy.SeeStocks(WORDS.say("remedy.choose", Map.of("variety", variety.name())), subject);
-    }
-
-    private static Remedy take(Subject choice, Rootstock stock) {
-        return new RootstockRemedy.TakeStock(
-                WORDS.say("remedy.take", Map.of("stock", stock.name())), choice.id(), stock.key());
     }
 }

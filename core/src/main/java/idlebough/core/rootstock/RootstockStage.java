@@ -3,13 +3,23 @@ package idlebough.core.rootstock;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Findings;
 import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
+import idlebough.core.judge.PerTree;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
+import idlebough.core.judge.Subject;
+import idlebough.core.site.Footing;
+import idlebough.core.site.SiteStage;
 import idlebough.core.site.SoilPit;
+import idlebough.core.site.Stand;
 import idlebough.core.variety.Choice;
+import idlebough.core.winter.WinterStage;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,20 +29,48 @@ public final class RootstockStage implements Stage {
     private final Input input;
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
+    private final PerTree<Placed, List<Finding>> ofTrees;
+
     /**
      * What this stage depends on.
      *
-     * @param pits that speak for each choice's trees, by the choice's id
+     * @param stands every tree that stands or will stand
      */
-    public record Input(Catalogue catalogue, List<Choice> choices, Map<String, List<SoilPit>> pits) {}
+    public record Input(
+            Catalogue catalogue, List<Choice> choices, List<Stand> stands, SiteStage site, WinterStage winters) {}
 
-    private RootstockStage(Input input) {
+    /** All that the drainage of one tree depends on. */
+    private record Placed(Catalogue catalogue, RootstockRules.Rooted tree, SoilPit pit) {}
+
+    private RootstockStage(Input input, RootstockStage before) {
         this.input = input;
+        Map<String, Placed> placed = new LinkedHashMap<>();
+        for (Stand stand : input.stands()) {
+            if (stand.toPlant()) {
+                input.site()
+                        .pitOf(stand.id())
+                        .ifPresent(pit -> placed.put(stand.id(), new Placed(input.catalogue(), rooted(stand), pit)));
+            }
+        }
+        ofTrees = PerTree.of(
+                placed,
+                each -> new RootstockRules(each.catalogue()).drainage(each.tree(), each.pit()),
+                before == null ? null : before.ofTrees);
+    }
+
+    private static RootstockRules.Rooted rooted(Stand stand) {
+        return new RootstockRules.Rooted(
+                stand.subject(),
+                stand.label(),
+                stand.variety(),
+                stand.stock(),
+                stand.footing(),
+                stand.tree().choice());
     }
 
     /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
     public static RootstockStage of(Input input, RootstockStage before) {
-        return before != null && before.input.equals(input) ? before : new RootstockStage(input);
+        return before != null && before.input.equals(input) ? before : new RootstockStage(input, before);
     }
 
     @Override
@@ -66,13 +104,51 @@ public final class RootstockStage implements Stage {
 
     private Findings judge() {
         RootstockRules rules = new RootstockRules(input.catalogue());
-        return Findings.of(input.choices().stream()
-                .map(choice -> rules.judge(
-                        choice.id(),
-                        variety(choice),
-                        stock(choice),
-                        input.pits().getOrDefault(choice.id(), List.of())))
-                .toList());
+        Map<String, Map<String, SoilPit>> speaking = pitsOfChoices();
+        List<List<Finding>> found = new ArrayList<>();
+        for (Choice choice : input.choices()) {
+            Map<String, SoilPit> own = speaking.get(choice.id());
+            List<SoilPit> pits = own == null ? input.site().pits() : List.copyOf(own.values());
+            found.add(rules.judge(
+                    choice.id(),
+                    variety(choice),
+                    stock(choice),
+                    pits,
+                    input.winters().coldest()));
+            if (own == null) {
+                found.add(unplaced(rules, choice, pits));
+            }
+        }
+        found.addAll(ofTrees.all().values());
+        return Findings.of(found);
+    }
+
+    /** The pit that suits it best speaks while it may still be planted there; one that was not tested says nothing. */
+    private List<Finding> unplaced(RootstockRules rules, Choice choice, List<SoilPit> pits) {
+        RootstockRules.Rooted any = new RootstockRules.Rooted(
+                Subject.choice(choice.id()),
+                "‘" + variety(choice).name() + "’",
+                variety(choice),
+                stock(choice),
+                Footing.GRADE,
+                Optional.of(choice.id()));
+        return pits.stream()
+                .filter(pit -> pit.rate() != null)
+                .max(Comparator.comparingDouble(pit -> pit.rate().normalisedMmPerHour()))
+                .map(best -> rules.drainage(any, best))
+                .orElse(List.of());
+    }
+
+    /** The pits that speak for the trees of each choice that has trees with places. */
+    private Map<String, Map<String, SoilPit>> pitsOfChoices() {
+        Map<String, Map<String, SoilPit>> speaking = new LinkedHashMap<>();
+        for (Stand stand : input.stands()) {
+            stand.tree().choice().ifPresent(choice -> {
+                Map<String, SoilPit> pits = speaking.computeIfAbsent(choice, key -> new LinkedHashMap<>());
+                input.site().pitOf(stand.id()).ifPresent(pit -> pits.put(pit.id(), pit));
+            });
+        }
+        return speaking;
     }
 
     @Override

@@ -7,7 +7,9 @@ package idlebough.core.site;
  * @param heaped m³ as it lies in the heap
  */
 public record Barrows(double heaped) {
-    private static final double BARROW = 0.08;
+    /** What a garden barrow takes of loose soil, m³ (common practice). */
+    public static final double BARROW = 0.08;
+
     private static final double TRAILER = 0.75;
     private static final double LORRY = 8;
 

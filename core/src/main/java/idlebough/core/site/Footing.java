@@ -6,22 +6,34 @@ package idlebough.core.site;
  * @see Mound
  */
 public enum Footing {
-    GRADE(0, "on the grade, slightly proud"),
-    LOW_MOUND(0.15, "on a low mound"),
-    MOUND(0.30, "on a mound"),
-    TALL_MOUND(0.50, "on a tall mound");
+    GRADE(0, false, "on the grade, slightly proud"),
+    LOW_MOUND(0.15, false, "on a low mound"),
+    MOUND(0.30, false, "on a mound"),
+    TALL_MOUND(0.60, false, "on a tall mound"),
+    DRAINED(0.60, true, "on a tall mound with a drain");
 
     private final double height;
+    private final boolean drained;
     private final String words;
 
-    Footing(double height, String words) {
+    Footing(double height, boolean drained, String words) {
         this.height = height;
+        this.drained = drained;
         this.words = words;
     }
 
     /** Height after settling, m. */
     public double height() {
         return height;
+    }
+
+    /** Whether a drain takes the water away from under it. */
+    public boolean drained() {
+        return drained;
+    }
+
+    public boolean raised() {
+        return height > 0;
     }
 
     public String words() {

@@ -24,11 +24,11 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.judge.Table;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
@@ -53,24 +53,30 @@ public final class SiteRules {
     private SiteRules() {}
 
     /**
-     * All that a pit says for the crops for which it speaks. What is the same for all of them is said once: the pan,
-     * and
-     * wet ground for the crop that stands it worst.
+     * All that a pit says for the crops for which it speaks, each on the lowest footing on which its trees are set. What
+     * is the same for all of them is said once, for the crop that it hits hardest: a missing test, water in the hole, wet
+     * ground, the pan. How fast the water leaves is judged for each tree with its stock, in the room of the stocks.
      */
-    public static List<Finding> judge(SoilPit pit, Collection<Crop> crops) {
+    public static List<Finding> judge(SoilPit pit, Map<Crop, Footing> crops) {
         List<Finding> found = new ArrayList<>();
-        for (Crop crop : crops) {
-            found.add(drainage(pit, crop));
-            Stream.of(ph(pit, crop), salt(pit, crop), replant(pit, crop))
-                    .flatMap(Optional::stream)
-                    .forEach(found::add);
-        }
-        crops.stream()
-                .max(Comparator.comparingInt(Crop::wetRank))
-                .ifPresent(worst -> Stream.of(wetGround(pit, worst), pan(pit, worst))
+        worst(crops, (crop, footing) -> tested(pit, crop, footing)).ifPresent(found::add);
+        crops.keySet()
+                .forEach(crop -> Stream.of(ph(pit, crop), salt(pit, crop), replant(pit, crop))
                         .flatMap(Optional::stream)
                         .forEach(found::add));
+        worst(crops, (crop, footing) -> wetGround(pit, crop, footing)).ifPresent(found::add);
+        worst(crops, (crop, footing) -> pan(pit, crop, footing)).ifPresent(found::add);
         return found;
+    }
+
+    private static Optional<Finding> worst(
+            Map<Crop, Footing> crops, BiFunction<Crop, Footing, Optional<Finding>> rule) {
+        return crops.entrySet().stream()
+                .flatMap(each -> rule.apply(each.getKey(), each.getValue()).stream())
+                .min(Comparator.comparing(Finding::standing)
+                        .reversed()
+                        .thenComparing(finding ->
+                                finding.held().map(Finding.Held::margin).orElse(0.0)));
     }
 
     private static Rule.Draft about(Rule rule, SoilPit pit, Crop crop) {
@@ -80,21 +86,30 @@ public final class SiteRules {
                 .with("Crop", capital(crop.withArticle()));
     }
 
-    /** Does the water get away fast enough here for this crop? */
-    public static Finding drainage(SoilPit pit, Crop crop) {
-        Limit wanted = WantedDrainage.rate(crop);
+    /** Is there a rate to judge by? Empty where there is one. */
+    private static Optional<Finding> tested(SoilPit pit, Crop crop, Footing footing) {
         if (pit.test() != null && pit.test().waterEntered()) {
-            return about(WATER_TABLE_RULE, pit, crop)
+            return Optional.of(about(WATER_TABLE_RULE, pit, crop)
+                    .variant(footing.drained() ? "drained" : "")
                     .remedies(List.of(enterTest(pit)))
-                    .stands(Standing.STOP, TABLE.source("water-table"));
+                    .stands(footing.drained() ? Standing.DOUBTFUL : Standing.STOP, TABLE.source("water-table")));
         }
+        return pit.rate() != null
+                ? Optional.empty()
+                : Optional.of(about(NO_TEST_RULE, pit, crop)
+                        .with("limit", WantedDrainage.rate(crop).amount())
+                        .remedies(List.of(enterTest(pit)))
+                        .stands(Standing.DOUBTFUL, TABLE.source("no-test")));
+    }
+
+    /** Does the water get away fast enough here for this crop, on a stock as wet-hardy as itself? */
+    public static Finding drainage(SoilPit pit, Crop crop) {
+        return tested(pit, crop, Footing.GRADE).orElseGet(() -> rated(pit, crop));
+    }
+
+    private static Finding rated(SoilPit pit, Crop crop) {
+        Limit wanted = WantedDrainage.rate(crop);
         DrainageRate rate = pit.rate();
-        if (rate == null) {
-            return about(NO_TEST_RULE, pit, crop)
-                    .with("limit", wanted.amount())
-                    .remedies(List.of(enterTest(pit)))
-                    .stands(Standing.DOUBTFUL, TABLE.source("no-test"));
-        }
         Footing footing = WantedDrainage.footing(crop, rate);
         List<Remedy> remedies = new ArrayList<>();
         if (footing != Footing.GRADE) {
@@ -110,32 +125,37 @@ public final class SiteRules {
     }
 
     /** Does the ground stand in water within the crop's roots? Empty when neither mottles nor water were met. */
-    public static Optional<Finding> wetGround(SoilPit pit, Crop crop) {
+    public static Optional<Finding> wetGround(SoilPit pit, Crop crop, Footing on) {
         Double wet = pit.profile().wetFrom();
         if (wet == null) {
             return Optional.empty();
         }
-        Measured measured = depth(wet);
+        Measured measured = depth(wet + on.height());
         Limit wanted = WantedDrainage.dryDepth(crop);
         Footing footing = WantedDrainage.footing(crop, pit.rate(), wet);
         List<Remedy> remedies = new ArrayList<>();
-        if (Standing.of(measured, wanted) != Standing.SOUND && footing != Footing.GRADE) {
+        if (Standing.of(measured, wanted) != Standing.SOUND && footing.compareTo(on) > 0) {
             remedies.add(setOn(pit, crop, footing));
         }
         remedies.add(whatToDo(pit, crop));
         return Optional.of(about(WET_RULE, pit, crop)
-                .variant(wet.equals(pit.profile().waterAt()) ? "water" : "mottles")
+                .variant((wet.equals(pit.profile().waterAt()) ? "water" : "mottles") + (on.raised() ? ".raised" : ""))
+                .with("down", Amount.of(wet, SHORT_LENGTH))
+                .with("height", Amount.cm(on.height()))
                 .remedies(remedies)
                 .judge(measured, wanted));
     }
 
     /** Does a pan stop the roots? Empty when none was met. */
-    public static Optional<Finding> pan(SoilPit pit, Crop crop) {
+    public static Optional<Finding> pan(SoilPit pit, Crop crop, Footing on) {
         return pit.pan() == null
                 ? Optional.empty()
                 : Optional.of(about(PAN_RULE, pit, crop)
+                        .variant(on.raised() ? "raised" : "")
+                        .with("down", Amount.of(pit.pan(), SHORT_LENGTH))
+                        .with("height", Amount.cm(on.height()))
                         .remedies(List.of(whatToDo(pit, crop)))
-                        .judge(depth(pit.pan()), TABLE.atLeast("pan", SHORT_LENGTH)));
+                        .judge(depth(pit.pan() + on.height()), TABLE.atLeast("pan", SHORT_LENGTH)));
     }
 
     private static Measured depth(double metres) {
@@ -229,7 +249,8 @@ public final class SiteRules {
                         Amount.count(amendment.kind().monthsAhead())));
     }
 
-    private static Remedy setOn(SoilPit pit, Crop crop, Footing footing) {
+    /** Sets the trees of a crop for which a pit speaks on a footing. */
+    public static Remedy setOn(SoilPit pit, Crop crop, Footing footing) {
         Phrase label = WORDS.say(
                 "remedy.mound",
                 Map.of(
@@ -239,7 +260,8 @@ public final class SiteRules {
         return new SiteRemedy.SetOnFooting(label, pit.id(), crop.key(), footing);
     }
 
-    private static Remedy whatToDo(SoilPit pit, Crop crop) {
+    /** Leads to all that can be done for a crop at a pit. */
+    public static Remedy whatToDo(SoilPit pit, Crop crop) {
         return new SiteRemedy.SeeAnswers(WORDS.say("remedy.answers", Map.of()), pit.id(), crop.key());
     }
 

@@ -132,7 +132,15 @@ public final class SiteStage implements Stage {
 
     private Findings judge() {
         List<List<Finding>> found = new ArrayList<>();
-        asked().forEach((pit, crops) -> found.add(SiteRules.judge(pit, crops)));
+        asked().forEach((pit, crops) -> {
+            found.add(SiteRules.judge(pit, crops));
+            if (input.stands().isEmpty()) {
+                found.add(crops.keySet().stream()
+                        .filter(crop -> pit.rate() != null)
+                        .map(crop -> SiteRules.drainage(pit, crop))
+                        .toList());
+            }
+        });
         terrain.zones().flatMap(GroundRules::pits).ifPresent(missing -> found.add(List.of(missing)));
         if (begun()) {
             found.addAll(ofTrees.all().values());
@@ -140,25 +148,33 @@ public final class SiteStage implements Stage {
         return Findings.of(found);
     }
 
-    /** Where trees have places each is judged by the pit that speaks for it; before that every crop by every pit. */
-    private Map<SoilPit, Set<Crop>> asked() {
-        Map<SoilPit, Set<Crop>> asked = new LinkedHashMap<>();
+    /**
+     * Where trees have places each pit is asked for the crops that will stand on it, on the lowest footing of each;
+     * before that every pit for every crop.
+     */
+    private Map<SoilPit, Map<Crop, Footing>> asked() {
+        Map<SoilPit, Map<Crop, Footing>> asked = new LinkedHashMap<>();
         if (input.stands().isEmpty()) {
-            pits().forEach(pit -> asked.put(pit, crops()));
+            Map<Crop, Footing> all = new LinkedHashMap<>();
+            crops().forEach(crop -> all.put(crop, Footing.GRADE));
+            pits().forEach(pit -> asked.put(pit, all));
             return asked;
         }
-        Map<String, Set<Crop>> byPit = new LinkedHashMap<>();
-        Map<String, SoilPit> speaking = new LinkedHashMap<>();
         for (Stand stand : input.stands()) {
-            if (stand.toPlant() && stand.footing() == Footing.GRADE) {
-                pitOf(stand.id()).ifPresent(pit -> {
-                    speaking.putIfAbsent(pit.id(), pit);
-                    byPit.computeIfAbsent(pit.id(), id -> new LinkedHashSet<>()).add(stand.crop());
-                });
+            if (stand.toPlant()) {
+                pitOf(stand.id())
+                        .ifPresent(pit -> asked.computeIfAbsent(pit, same -> new LinkedHashMap<>())
+                                .merge(stand.crop(), stand.footing(), (a, b) -> a.compareTo(b) <= 0 ? a : b));
             }
         }
-        byPit.forEach((id, crops) -> asked.put(speaking.get(id), crops));
         return asked;
+    }
+
+    /** What the soil of its place says to one tree; empty without a pit. */
+    public List<Finding> soilOf(Stand stand) {
+        return pitOf(stand.id())
+                .map(pit -> SiteRules.judge(pit, Map.of(stand.crop(), stand.footing())))
+                .orElse(List.of());
     }
 
     private List<Finding> judge(Stand stand) {

@@ -6,8 +6,8 @@ import idlebough.core.judge.RuleTable;
 import idlebough.core.measure.Quantity;
 
 /**
- * What crops ask of the water in the ground, and what a tree is set on where they do not get it. The judge of a pit and
- * the button that builds a mound read the same rows of {@code site/rules.csv}.
+ * What crops ask of the water in the ground, and what a tree is set on where they do not get it. The judge of a pit, the
+ * judge of a tree and the button that builds a mound read the same rows of {@code site/rules.csv}.
  *
  * @see SiteRules
  */
@@ -24,6 +24,26 @@ public final class WantedDrainage {
 
     private WantedDrainage() {}
 
+    /**
+     * By how much a tree must be lifted out of slow soil.
+     *
+     * @param row of {@code site/rules.csv} that says so; empty on the grade
+     * @param drain whether the water has nowhere to go, so that a drain is wanted beside it
+     */
+    public record Lift(String row, boolean drain) {
+        static final Lift NONE = new Lift("", false);
+
+        /** Of a mound, berm or bed after settling, m; 0 on the grade. */
+        public double height() {
+            return row.isEmpty() ? 0 : TABLE.value(row);
+        }
+
+        /** What a mound must come up to. */
+        public Limit limit() {
+            return TABLE.atLeast(row, Quantity.SHORT_LENGTH);
+        }
+    }
+
     /** The rate a crop wants, mm/h in a 12-inch hole. */
     public static Limit rate(Crop crop) {
         String row = crop.wetRank() <= HARDY
@@ -39,31 +59,49 @@ public final class WantedDrainage {
     }
 
     /**
-     * What to set a tree on.
+     * How far out of the soil a rate lifts what wants a better one (extension classes of drainage).
+     *
+     * @param wanted mm/h in a 12-inch hole
+     */
+    public static Lift lift(double wanted, DrainageRate rate) {
+        if (rate.normalisedMmPerHour() >= wanted - 1e-9) {
+            return Lift.NONE;
+        }
+        return switch (rate.drainageClass()) {
+            case IMPERMEABLE -> new Lift("lift.shut", true);
+            case VERY_SLOW -> new Lift("lift.very-slow", true);
+            case SLOW ->
+                new Lift(wanted <= TABLE.value("drainage.middle") + 1e-9 ? "lift.slow.middle" : "lift.slow", false);
+            default -> Lift.NONE;
+        };
+    }
+
+    /**
+     * What to set a tree of a crop on.
      *
      * @param rate of the pit that speaks for the place, null when not tested
      */
     public static Footing footing(Crop crop, DrainageRate rate) {
-        if (rate == null || rate.normalisedMmPerHour() >= rate(crop).value() - 1e-9) {
-            return Footing.GRADE;
-        }
-        return switch (rate.drainageClass()) {
-            case IMPERMEABLE -> Footing.TALL_MOUND;
-            case VERY_SLOW -> crop.wetRank() <= HARDY ? Footing.MOUND : Footing.TALL_MOUND;
-            case SLOW -> crop.wetRank() <= MIDDLE ? Footing.LOW_MOUND : Footing.MOUND;
-            default -> Footing.GRADE;
-        };
+        return rate == null ? Footing.GRADE : footing(lift(rate(crop).value(), rate), 0);
     }
 
     /** The lowest footing that lifts a tree out of slow soil and off ground that stands in water from a depth on, m. */
     public static Footing footing(Crop crop, DrainageRate rate, double wetFrom) {
-        Footing footing = footing(crop, rate);
-        double lacking = dryDepth(crop).value() - wetFrom;
-        for (Footing higher : Footing.values()) {
-            if (footing.height() < lacking && higher.height() > footing.height()) {
-                footing = higher;
+        Lift lift = rate == null ? Lift.NONE : lift(rate(crop).value(), rate);
+        return footing(lift, dryDepth(crop).value() - wetFrom);
+    }
+
+    /**
+     * The lowest footing that does; the one with a drain where none is high enough.
+     *
+     * @param lacking of dry ground, m; not positive where there is enough
+     */
+    public static Footing footing(Lift lift, double lacking) {
+        for (Footing footing : Footing.values()) {
+            if (footing.height() >= Math.max(lift.height(), lacking) - 1e-9 && (footing.drained() || !lift.drain())) {
+                return footing;
             }
         }
-        return footing;
+        return Footing.DRAINED;
     }
 }

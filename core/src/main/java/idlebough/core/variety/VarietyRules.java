@@ -269,10 +269,11 @@ public final class VarietyRules {
     /** What the pit that suits it best says of its crop, said of the variety. */
     private static List<Finding> soil(Variety variety, List<SoilPit> pits) {
         List<Finding> found = new ArrayList<>();
+        // A pit that was not tested says nothing, and hides nothing either.
         pits.stream()
                 .map(pit -> SiteRules.drainage(pit, variety.crop()))
+                .filter(finding -> finding.held().isPresent())
                 .min(Comparator.comparing(Finding::standing))
-                .filter(best -> best.held().isPresent())
                 .ifPresent(best -> found.add(about(variety, best)));
         pits.stream()
                 .flatMap(pit -> SiteRules.ph(pit, variety.crop()).stream())

@@ -12,20 +12,19 @@ import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
-import idlebough.core.site.Footing;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /** What will do here, what will not, and why, for one orchard. */
 public final class VarietyStage implements Stage {
@@ -163,14 +162,12 @@ public final class VarietyStage implements Stage {
     }
 
     private Findings judge() {
-        Map<String, Boolean> onMounds = new HashMap<>();
-        input.stands()
-                .forEach(stand ->
-                        onMounds.merge(stand.variety().key(), stand.footing() != Footing.GRADE, Boolean::logicalAnd));
+        Set<String> placed =
+                input.stands().stream().map(stand -> stand.variety().key()).collect(Collectors.toSet());
         return Findings.of(chosen.stream()
                 .map(key -> verdict(key).findings().stream()
-                        .filter(finding ->
-                                !(VarietyRules.DRAINAGE.equals(finding.rule()) && onMounds.getOrDefault(key, false)))
+                        // Where it has a place its tree is judged there, with its stock.
+                        .filter(finding -> !(VarietyRules.DRAINAGE.equals(finding.rule()) && placed.contains(key)))
                         .toList())
                 .toList());
     }

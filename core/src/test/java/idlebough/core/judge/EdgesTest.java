@@ -63,6 +63,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -180,11 +181,14 @@ class EdgesTest {
                                 List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, value > 0, List.of()))),
                         crop));
             case "site.wet-ground" ->
-                SiteRules.wetGround(seen(null, profile(value == 0 ? null : value, null, null, false), List.of()), crop)
+                SiteRules.wetGround(
+                                seen(null, profile(value == 0 ? null : value, null, null, false), List.of()),
+                                crop,
+                                with.endsWith("raised") ? Footing.MOUND : Footing.GRADE)
                         .stream()
                         .toList();
             case "site.pan" ->
-                SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop).stream()
+                SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop, Footing.GRADE).stream()
                         .toList();
             case "site.salt" ->
                 SiteRules.salt(seen(null, profile(null, value, null, false), List.of()), crop).stream()
@@ -376,30 +380,60 @@ class EdgesTest {
 
     private static List<Finding> rootstock(String rule, double value, String with) {
         RootstockRules rules = new RootstockRules(Catalogue.shipped());
-        return switch (rule) {
-            case "rootstock.none-chosen" ->
-                rules.judge(
+        switch (rule) {
+            case "rootstock.none-chosen" -> {
+                return rules.judge(
                         "c",
                         Shipped.variety("apple-cox"),
                         with.isEmpty() ? Optional.empty() : Optional.of(Shipped.stock(with)),
-                        List.of());
+                        List.of(),
+                        OptionalDouble.empty());
+            }
             case "rootstock.misfit" -> {
                 String[] pair = with.split("/");
-                yield rules.judge("c", Shipped.variety(pair[0]), Optional.of(Shipped.stock(pair[1])), List.of());
-            }
-            case "rootstock.wet" ->
-                rules.judge(
+                return rules.judge(
                         "c",
-                        Shipped.variety("plum-stanley"),
-                        Optional.of(Shipped.stock(with)),
-                        List.of(Shipped.pit(value)));
-            default ->
-                rules.judge(
+                        Shipped.variety(pair[0]),
+                        Optional.of(Shipped.stock(pair[1])),
+                        List.of(),
+                        OptionalDouble.empty());
+            }
+            case "rootstock.drainage", "rootstock.mound", "rootstock.no-drain" -> {
+                String[] tree = with.split("/");
+                return rules.drainage(
+                        new RootstockRules.Rooted(
+                                Subject.tree("t"),
+                                "T",
+                                Shipped.variety(tree[0]),
+                                Optional.of(Shipped.stock(tree[1])),
+                                tree.length > 2 ? Footing.valueOf(tree[2]) : Footing.GRADE,
+                                Optional.of("c")),
+                        Shipped.pit(value));
+            }
+            case "rootstock.cold" -> {
+                return rules.judge(
                         "c",
                         Shipped.variety("pear-comice"),
                         Optional.of(Shipped.stock(with)),
-                        List.of(Shipped.pit(40, value, Texture.LOAM)));
+                        List.of(),
+                        OptionalDouble.of(value));
+            }
+            default -> {}
+        }
+        SoilPit limy = Shipped.pit(40, value, Texture.LOAM);
+        SoilPit pit = switch (rule) {
+            case "rootstock.salt" -> seen(null, profile(null, value, null, false), List.of());
+            // Down to a pan at that depth a loam holds so much.
+            case "rootstock.drought" ->
+                seen(value / Texture.LOAM.traits().waterHeld(), SoilPit.Profile.UNSEEN, List.of());
+            default -> limy;
         };
+        return rules.judge(
+                "c",
+                Shipped.variety(with.equals("m9") ? "apple-cox" : "pear-comice"),
+                Optional.of(Shipped.stock(with)),
+                List.of(pit),
+                OptionalDouble.empty());
     }
 
     private static PlannedTree planned(String id, double x) {

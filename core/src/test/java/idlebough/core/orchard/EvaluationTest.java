@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
+import idlebough.core.rootstock.RootstockRules;
 import idlebough.core.site.Point;
-import idlebough.core.site.SiteRules;
+import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Exposure;
@@ -114,12 +115,12 @@ class EvaluationTest {
     void theSoilOfAPitReachesTheTreesForWhichItSpeaks() {
         Orchard orchard = new RandomOrchard(4).orchard(30);
         Evaluation evaluation = Evaluation.of(orchard);
-        List<String> judged = evaluation.site().findings().stream()
-                .filter(finding -> finding.rule().equals(SiteRules.DRAINAGE_RULE))
-                .map(finding -> finding.subject().id())
-                .distinct()
+        List<Stand> judged = evaluation.rootstocks().findings().stream()
+                .filter(finding -> finding.rule().equals(RootstockRules.DRAINAGE_RULE))
+                .flatMap(finding -> evaluation.stand(finding.subject().id()).stream())
                 .toList();
-        assertThat(judged).isSubsetOf("p1", "p2").isNotEmpty();
+        assertThat(judged).isNotEmpty().allMatch(Stand::toPlant);
+        assertThat(judged).allMatch(stand -> evaluation.site().pitOf(stand.id()).isPresent());
     }
 
     @Test

@@ -16,6 +16,7 @@ import idlebough.core.layout.Crowns;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
+import idlebough.core.rootstock.RootstockRules;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
@@ -98,21 +99,50 @@ class StagesTest {
         assertThat(site(orchard(panned)).hasPan()).isTrue();
     }
 
+    /** The soil is said of the pit while no tree has a place, then of the tree on its stock, once; a mound is judged. */
     @Test
-    void slowSoilIsSaidOncePerPitAndGoesWithTheMound() {
+    void slowSoilIsSaidOnceAndTheMoundIsJudgedByItsHeight() {
         SoilPit wet = Shipped.pit(WET, 6.3, Texture.CLAY);
         assertThat(site(orchard(wet)).judged().worst(Subject.pit("p"))).isEqualTo(Standing.STOP);
         Orchard planned = orchard(wet).withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED)));
-        SiteStage onGrade = site(planned);
-        assertThat(onGrade.pitOf("t")).contains(wet);
-        assertThat(onGrade.judged().worst(Subject.pit("p"))).isEqualTo(Standing.STOP);
-        assertThat(rules(onGrade.judged())).contains("site.sun");
-        SiteStage raised = site(planned.withTrees(List.of(tree(Footing.TALL_MOUND, Tree.State.PLANNED))));
-        assertThat(rules(raised.judged())).doesNotContain("site.drainage");
-        SiteStage standing = site(planned.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
-        assertThat(rules(standing.judged()))
-                .as("an old tree has shown that it lives")
+        Evaluation onGrade = Evaluation.of(planned);
+        assertThat(onGrade.site().pitOf("t")).contains(wet);
+        assertThat(rules(onGrade.site().judged()))
+                .contains("site.sun", "site.ph")
                 .doesNotContain("site.drainage");
+        assertThat(rules(onGrade.varieties().judged())).doesNotContain("variety.drainage");
+        assertThat(onGrade.rootstocks().judged().worst(Subject.tree("t"))).isEqualTo(Standing.STOP);
+        assertThat(onGrade.stopsOf("t"))
+                .extracting(finding -> finding.rule().id())
+                .contains("rootstock.drainage", "pollination.partner");
+        Evaluation low = onGrade.with(planned.withTrees(List.of(tree(Footing.LOW_MOUND, Tree.State.PLANNED))));
+        assertThat(low.rootstocks().judged().about(Subject.tree("t")))
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.rule()).isEqualTo(RootstockRules.MOUND);
+                    assertThat(finding.standing()).isEqualTo(Standing.STOP);
+                });
+        Evaluation raised = low.with(planned.withTrees(List.of(tree(Footing.DRAINED, Tree.State.PLANNED))));
+        assertThat(raised.rootstocks().judged().worst(Subject.tree("t"))).isEqualTo(Standing.SOUND);
+        assertThat(rules(raised.site().judged()))
+                .as("a mound does not silence the rest of the soil")
+                .contains("site.ph");
+        Evaluation standing = raised.with(planned.withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANTED))));
+        assertThat(rules(standing.rootstocks().judged()))
+                .as("an old tree has shown that it lives")
+                .doesNotContain("rootstock.drainage");
+        assertThat(standing.stopsOf("t")).isEmpty();
+    }
+
+    /** An untested pit beside a slow one says nothing, and hides nothing. */
+    @Test
+    void anUntestedPitHidesNoStop() {
+        SoilPit untested = new SoilPit(
+                "q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
+        Evaluation both = Evaluation.of(orchard(untested, Shipped.pit(WET)));
+        assertThat(both.varieties().judged().worst(Subject.variety("apple-cox")))
+                .isEqualTo(Standing.STOP);
+        assertThat(both.rootstocks().judged().worst(Subject.choice("c"))).isEqualTo(Standing.STOP);
     }
 
     @Test

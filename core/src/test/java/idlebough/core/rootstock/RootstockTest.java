@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Subject;
+import idlebough.core.site.Footing;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -54,15 +56,19 @@ class RootstockTest {
     @Test
     void aTenderStockInSlowSoilNamesABetterOne() {
         List<Finding> findings = new RootstockRules(Catalogue.shipped())
-                .judge(
-                        "1",
-                        Shipped.variety("plum-stanley"),
-                        Optional.of(Shipped.stock("pixy")),
-                        List.of(Shipped.pit(10)));
+                .drainage(
+                        new RootstockRules.Rooted(
+                                Subject.tree("t"),
+                                "A1",
+                                Shipped.variety("plum-stanley"),
+                                Optional.of(Shipped.stock("pixy")),
+                                Footing.GRADE,
+                                Optional.of("1")),
+                        Shipped.pit(10));
         assertThat(findings)
-                .filteredOn(f -> f.rule().equals(RootstockRules.WET))
+                .filteredOn(f -> f.rule().equals(RootstockRules.DRAINAGE_RULE))
                 .singleElement()
-                .satisfies(f -> assertThat(f.remedies().get(0))
+                .satisfies(f -> assertThat(f.remedies().get(1))
                         .isInstanceOfSatisfying(
                                 RootstockRemedy.TakeStock.class,
                                 take -> assertThat(take.stock()).isEqualTo("myrobalan")));

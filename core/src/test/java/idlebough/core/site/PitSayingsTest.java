@@ -11,6 +11,7 @@ import idlebough.core.measure.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -50,7 +51,7 @@ class PitSayingsTest {
     }
 
     private static Finding only(SoilPit pit, String crop, String rule) {
-        return SiteRules.judge(pit, List.of(Shipped.crop(crop))).stream()
+        return SiteRules.judge(pit, Map.of(Shipped.crop(crop), Footing.GRADE)).stream()
                 .filter(finding -> finding.rule().id().equals(rule))
                 .findFirst()
                 .orElseThrow();
@@ -126,19 +127,23 @@ class PitSayingsTest {
                 only(seen(6.5, null, null, false, new Before(Crop.Kind.POME, 50.0, false)), "apple", "site.replant");
         assertThat(long50.standing()).isEqualTo(Standing.SOUND);
         List<Finding> plum = SiteRules.judge(
-                seen(6.5, null, null, false, new Before(Crop.Kind.POME, 1.0, false)), List.of(Shipped.crop("plum")));
+                seen(6.5, null, null, false, new Before(Crop.Kind.POME, 1.0, false)),
+                Map.of(Shipped.crop("plum"), Footing.GRADE));
         assertThat(plum).extracting(finding -> finding.rule().id()).doesNotContain("site.replant");
     }
 
-    /** Each crop is told its own drainage; the wet ground is told once, of the crop that stands it worst. */
+    /** The wet ground is told once, of the crop that it hits hardest on its footing. */
     @Test
     void severalCropsAtOnePit() {
         List<Finding> found = new ArrayList<>(SiteRules.judge(
                 seen(6.5, 1.0, null, false, Before.NOTHING),
-                List.of(Shipped.crop("apple"), Shipped.crop("peach"), Shipped.crop("quince"))));
-        assertThat(found)
-                .filteredOn(finding -> finding.rule().id().equals("site.drainage"))
-                .hasSize(3);
+                Map.of(
+                        Shipped.crop("apple"),
+                        Footing.GRADE,
+                        Shipped.crop("peach"),
+                        Footing.GRADE,
+                        Shipped.crop("quince"),
+                        Footing.GRADE)));
         assertThat(found)
                 .filteredOn(finding -> finding.rule().id().equals("site.wet-ground"))
                 .singleElement()

@@ -171,9 +171,10 @@ class SoilTest {
         assertThat(WhatToDo.of(pear, slow).advised().kind()).isEqualTo(WhatToDo.Kind.PROUD);
         WhatToDo.Option forPeach = WhatToDo.of(peach, slow).advised();
         assertThat(forPeach.kind()).isEqualTo(WhatToDo.Kind.MOUND);
-        assertThat(forPeach.height()).as("12 to 18 in").isBetween(0.30, 0.46);
-        assertThat(forPeach.barrows().heaped()).isGreaterThan(forPeach.placed());
-        assertThat(forPeach.placed()).isGreaterThan(forPeach.settled());
+        assertThat(forPeach.heap().height()).as("12 to 18 in").isBetween(0.30, 0.46);
+        assertThat(forPeach.heap().barrows().heaped())
+                .isGreaterThan(forPeach.heap().placed());
+        assertThat(forPeach.heap().placed()).isGreaterThan(forPeach.heap().settled());
         SoilPit good = pit(Texture.SANDY_LOAM, 6.5, SoilPit.Profile.UNSEEN, test(0.2, true, false));
         assertThat(WhatToDo.of(peach, good).advised().kind()).isEqualTo(WhatToDo.Kind.FINE);
         SoilPit flooded = pit(
@@ -185,7 +186,7 @@ class SoilTest {
         assertThat(WhatToDo.of(pear, flooded).ways())
                 .filteredOn(way -> way.kind() == WhatToDo.Kind.DRAIN)
                 .singleElement()
-                .satisfies(drain -> assertThat(drain.caution()).contains("professional"));
+                .satisfies(drain -> assertThat(drain.care().caution()).contains("professional"));
     }
 
     @Test
@@ -204,7 +205,8 @@ class SoilTest {
     @Test
     void wetGroundSaltLimeAndOldOrchardsAreTold() {
         Crop peach = Shipped.crop("peach");
-        Finding wet = SiteRules.wetGround(pit(Texture.CLAY, 6.5, seen(0.5, 0.8, null, false, null, null, false)), peach)
+        Finding wet = SiteRules.wetGround(
+                        pit(Texture.CLAY, 6.5, seen(0.5, 0.8, null, false, null, null, false)), peach, Footing.GRADE)
                 .orElseThrow();
         assertThat(wet.held().orElseThrow().measured().value()).isEqualTo(0.5);
         assertThat(wet.remedies()).hasOnlyElementsOfTypes(SiteRemedy.SetOnFooting.class, SiteRemedy.SeeAnswers.class);
