@@ -164,7 +164,7 @@ public class DaybookController {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
-        LocalDate day = fields.date("notedOn");
+        LocalDate day = fields.past("notedOn", today(plan));
         String words = fields.words("words", 2000);
         if (fields.wrong()) {
             return page(
@@ -188,7 +188,7 @@ public class DaybookController {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
-        LocalDate day = fields.date("measuredOn");
+        LocalDate day = fields.past("measuredOn", today(plan));
         double height = fields.required("height", Quantity.FINE_LENGTH, -0.5, 2);
         UnionMeasure planted =
                 plan.evaluation().daybook().unions().asPlanted(tree).orElse(null);

@@ -21,6 +21,7 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
+import idlebough.core.judge.Standing;
 import idlebough.core.judge.Way;
 import idlebough.core.judge.Ways;
 import idlebough.core.measure.Display;
@@ -33,6 +34,7 @@ import idlebough.core.site.Mound;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import idlebough.core.winter.WinterWays;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -63,11 +65,13 @@ public class PlantingController {
     private final Pages pages;
     private final Edits edits;
     private final CardPrinter printer;
+    private final Clock clock;
 
-    PlantingController(Pages pages, Edits edits, CardPrinter printer) {
+    PlantingController(Pages pages, Edits edits, CardPrinter printer, Clock clock) {
         this.pages = pages;
         this.edits = edits;
         this.printer = printer;
+        this.clock = clock;
     }
 
     /**
@@ -84,30 +88,58 @@ public class PlantingController {
             @RequestParam(defaultValue = "0") int weeks) {
         PlanView plan = pages.open(model, scope, StagePage.PLANTING);
         TreeView picked = plan.treeOrFirst(tree);
-        section(model, plan, picked, weeks);
+        section(model, plan, reader, picked, weeks);
         model.addAttribute(
                 "fields",
-                Fields.blank(reader.display()).put("day", plan.rows().settings().plantingDate()));
+                Fields.blank(reader.display()).put("day", earlier(plan.rows().settings().plantingDate(), today(plan))));
         return "planting/planting";
     }
 
-    private void section(Model model, PlanView plan, TreeView picked, int weeks) {
+    private void section(Model model, PlanView plan, Reader say, TreeView picked, int weeks) {
         model.addAttribute("picked", picked);
         if (picked == null) {
             return;
         }
         model.addAttribute("figures", figures(picked));
+        model.addAttribute("unionWords", union(picked, say));
+        model.addAttribute("soilWords", soil(picked));
         model.addAttribute(
                 "drawing", SectionDrawing.of(picked.section(), picked.pit(), Math.max(0, Math.min(weeks, 208))));
         model.addAttribute("weeks", weeks);
         model.addAttribute("ways", offered(plan, picked.id()));
         model.addAttribute("about", pages.about(plan, StagePage.PLANTING.room(), picked.subject()));
         model.addAttribute(
+                "stoppedBy",
+                pages.shown(
+                        plan,
+                        picked.stops().stream()
+                                .filter(stop -> !stop.room().equals(Room.PLANTING.key()))
+                                .toList()));
+        model.addAttribute(
                 "asPlanted",
                 plan.evaluation().daybook().unions().asPlanted(picked.id()).orElse(null));
         model.addAttribute(
                 "index",
                 plan.evaluation().stands().stream().map(Stand::id).toList().indexOf(picked.id()) + 1);
+    }
+
+    private static String union(TreeView tree, Reader say) {
+        Double measured = tree.row().nursery().unionAboveFlare();
+        if (measured != null) {
+            return "Union " + say.fine(measured) + " above the flare, measured on the tree.";
+        }
+        return tree.toPlant()
+                ? "Union not measured yet."
+                : "Union " + say.fine(tree.section().setting().tree().union()) + " above the flare, assumed.";
+    }
+
+    /** What it stands in; on what it is set only where nothing stops it. */
+    private static String soil(TreeView tree) {
+        if (tree.pit() == null) {
+            return "No soil pit: loam is taken.";
+        }
+        return "Soil of pit " + tree.pit().label()
+                + (tree.stops().isEmpty() || tree.footing().raised() ? ", " + tree.footing().words() : "") + ".";
     }
 
     private static List<Offered> offered(PlanView plan, String tree) {
@@ -129,9 +161,22 @@ public class PlantingController {
         List<Figure> figures = new ArrayList<>();
         if (s.hasUnion()) {
             figures.add(Figure.of(
-                    "union", "Union above the board, planting day", Amount.fine(s.unionToday()), "", s::heightWorking));
+                    "union",
+                    s.measured() ? "Union above the board, measured" : "Union above the board, planting day",
+                    Amount.fine(s.unionToday()),
+                    "",
+                    s::heightWorking));
+            figures.add(new Figure(
+                    "settled",
+                    Phrase.of("In the end, when it has settled"),
+                    Amount.fine(s.unionAtLast()),
+                    Phrase.of(
+                            "{} to {}",
+                            Amount.fine(s.unionToday() - s.settlingHigh().total()),
+                            Amount.fine(s.unionToday() - s.settlingLow().total())),
+                    s::heightWorking));
         }
-        figures.add(Figure.of("flare", "Flare above the board", Amount.fine(s.raise()), "proud", s::raiseWorking));
+        figures.add(Figure.of("flare", "Flare above the board", Amount.fine(s.raise()), s.raise() < 0 ? "below it" : "proud", s::raiseWorking));
         if (tree.footing() != Footing.GRADE) {
             Mound mound = Mound.of(tree.footing().height());
             figures.add(new Figure(
@@ -243,7 +288,7 @@ public class PlantingController {
     String edit(Scope scope, Reader reader, Model model, @PathVariable String tree) {
         PlanView plan = pages.open(model, scope, StagePage.PLANTING);
         TreeView picked = plan.tree(tree);
-        section(model, plan, picked, 0);
+        section(model, plan, reader, picked, 0);
         model.addAttribute("fields", form(picked.row(), reader.display()));
         model.addAttribute("forms", Form.values());
         model.addAttribute("footings", Footing.values());
@@ -287,7 +332,7 @@ public class PlantingController {
             return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
         }
         PlanView again = pages.open(model, scope, StagePage.PLANTING);
-        section(model, again, again.tree(tree), 0);
+        section(model, again, reader, again.tree(tree), 0);
         model.addAttribute("fields", fields);
         model.addAttribute("forms", Form.values());
         model.addAttribute("footings", Footing.values());
@@ -324,13 +369,13 @@ public class PlantingController {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
         Fields fields = new Fields(typed, reader.display());
-        LocalDate day = fields.date("day");
+        LocalDate day = fields.past("day", today(plan));
         Double height = picked.section().hasUnion()
                 ? Double.valueOf(fields.required("height", Quantity.FINE_LENGTH, -0.5, 2))
                 : fields.optional("height", Quantity.FINE_LENGTH, -0.5, 2);
         if (fields.wrong()) {
             PlanView again = pages.open(model, scope, StagePage.PLANTING);
-            section(model, again, again.tree(tree), 0);
+            section(model, again, reader, again.tree(tree), 0);
             model.addAttribute("fields", fields);
             return "planting/planting";
         }
@@ -339,6 +384,14 @@ public class PlantingController {
                 stamp.change("Planted " + picked.label()),
                 now -> inGround(picked.row(), day, height, stamp.revision()));
         return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
+    }
+
+    private LocalDate today(PlanView plan) {
+        return LocalDate.now(clock.withZone(plan.head().zone()));
     }
 
     private static List<Edit> inGround(TreeRow row, LocalDate day, Double height, long base) {
@@ -357,10 +410,11 @@ public class PlantingController {
             Scope scope, Reader reader, @PathVariable String tree, @RequestParam(defaultValue = "A4") String paper) {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
-        List<Phrase> doubts = plan.judged(Room.PLANTING).about(picked.subject()).stream()
-                .filter(f -> !f.isSound())
-                .map(f -> f.headline())
-                .toList();
+        List<Phrase> doubts = new ArrayList<>();
+        picked.stops().forEach(stop -> doubts.add(Phrase.of("Stop. {}", stop.headline())));
+        plan.judged(Room.PLANTING).about(picked.subject()).stream()
+                .filter(f -> f.standing() == Standing.DOUBTFUL)
+                .forEach(f -> doubts.add(f.headline()));
         byte[] pdf = printer.card(
                 plan.head().name(),
                 picked,

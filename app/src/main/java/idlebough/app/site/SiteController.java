@@ -18,6 +18,8 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.ColdAir;
 import idlebough.core.site.DrainageRate;
@@ -86,6 +88,14 @@ public class SiteController {
                                 p.rate() == null ? Double.MAX_VALUE : p.rate().normalisedMmPerHour()))
                         .orElse(null));
         model.addAttribute("pit", seen);
+        // The water is judged for each tree with its stock; here it is only shown.
+        model.addAttribute(
+                "rooted",
+                pages.shown(
+                        plan,
+                        plan.doubts(Room.ROOTSTOCK).stream()
+                                .filter(finding -> finding.subject().kind() == Subject.Kind.TREE)
+                                .toList()));
         model.addAttribute("figures", List.of());
         if (plan.plot() == null) {
             return "site/site";

@@ -142,4 +142,14 @@ public final class Fields {
             return null;
         }
     }
+
+    /** A day that is over or is today; null and a complaint otherwise. */
+    public LocalDate past(String name, LocalDate today) {
+        LocalDate day = date(name);
+        if (day != null && day.isAfter(today)) {
+            complain(name, "That day is still to come; write down what has happened.");
+            return null;
+        }
+        return day;
+    }
 }

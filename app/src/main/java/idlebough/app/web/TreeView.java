@@ -5,6 +5,7 @@ import idlebough.app.store.TreeRow;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.irrigation.FirstSeason;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Subject;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.orchard.Evaluation;
@@ -13,6 +14,7 @@ import idlebough.core.site.Footing;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
+import java.util.List;
 
 /** One tree with its row and everything that the chain says of it, asked for when it is shown. */
 public final class TreeView {
@@ -75,8 +77,19 @@ public final class TreeView {
         return evaluation.layout().tree(stand.id());
     }
 
+    /** As it stands in the ground where that was measured, else as it is planned. */
     public PlantingSection section() {
-        return evaluation.planting().sectionOf(stand.id());
+        return evaluation.planting().shownOf(stand.id());
+    }
+
+    /** What must be mended before it is planted, from every room. */
+    public List<Finding> stops() {
+        return evaluation.stopsOf(stand.id());
+    }
+
+    /** “C3, plum ‘Stanley’”, and whether something stops it. */
+    public String picked() {
+        return title() + (stops().isEmpty() ? "" : ": stop");
     }
 
     public FirstSeason season() {

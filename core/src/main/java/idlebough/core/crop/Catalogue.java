@@ -218,7 +218,8 @@ public final class Catalogue {
                             new Rootstock.Union(
                                     number(row, "union_min"),
                                     number(row, "union_max"),
-                                    row.get("own").equals("1")),
+                                    row.get("own").equals("1"),
+                                    row.get("level").equals("1")),
                             new Rootstock.Told(row.get("points"), Certainty.of(row.get("sure")))));
         }
         return Collections.unmodifiableMap(stocks);

@@ -35,10 +35,11 @@ public record Rootstock(
 
     /**
      * @param least height of the union above the finished ground, m
-     * @param most above which burr knots and borers come, m
+     * @param most usual height at most, m; no limit
      * @param ownRooted there is no union
+     * @param level whether its roots burn on show and the stem rots under soil, so that the flare ends level
      */
-    public record Union(double least, double most, boolean ownRooted) {}
+    public record Union(double least, double most, boolean ownRooted, boolean level) {}
 
     /** @param points in words */
     public record Told(String points, Certainty certainty) {}

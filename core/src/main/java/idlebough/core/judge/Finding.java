@@ -1,5 +1,6 @@
 package idlebough.core.judge;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +15,7 @@ import java.util.Optional;
  * @param held the value judged and what was wanted; empty where nothing could be measured
  * @param remedies what would put it right, at most three are shown
  * @param source of the rule
+ * @param together what makes it one line with others; empty where it always stands alone
  */
 public record Finding(
         Rule rule,
@@ -23,7 +25,8 @@ public record Finding(
         Phrase reason,
         Optional<Held> held,
         List<Remedy> remedies,
-        Source source) {
+        Source source,
+        Optional<Together> together) {
 
     /** A value held against its limit. */
     public record Held(Measured measured, Limit limit) {
@@ -41,5 +44,33 @@ public record Finding(
 
     public boolean isSound() {
         return standing == Standing.SOUND;
+    }
+
+    /**
+     * Several that belong together as one: all are named in the headline, and the reason is that of the worst of them.
+     *
+     * @param same at least one, all with the same {@link Together#key}
+     */
+    static Finding line(List<Finding> same) {
+        Finding worst = same.stream()
+                .min(Comparator.comparingDouble(
+                        finding -> finding.held().map(Held::margin).orElse(0.0)))
+                .orElseThrow();
+        if (same.size() == 1) {
+            return worst;
+        }
+        Together of = worst.together.orElseThrow();
+        List<String> names =
+                same.stream().map(finding -> finding.together.orElseThrow().name()).toList();
+        return new Finding(
+                worst.rule,
+                worst.subject,
+                worst.standing,
+                of.headline(worst.room(), names),
+                worst.held.isPresent() ? Phrase.of("{}: {}", of.name(), worst.reason) : worst.reason,
+                worst.held,
+                worst.remedies,
+                worst.source,
+                worst.together);
     }
 }

@@ -3,18 +3,18 @@ package idlebough.core.judge;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
 /** The findings of one stage, worst first, counted by standing and found by subject. Immutable. */
 public final class Findings {
     private final List<Finding> all;
-    private final Map<Standing, Integer> counts = new EnumMap<>(Standing.class);
     private final Lazy<Map<Subject, List<Finding>>> bySubject = Lazy.of(this::group);
+    private final Lazy<List<Finding>> lines = Lazy.of(this::findLines);
 
     private Findings(List<Finding> all) {
         this.all = all;
-        all.forEach(finding -> counts.merge(finding.standing(), 1, Integer::sum));
     }
 
     /** @param lists in their order; among findings of the same standing that order stays */
@@ -36,18 +36,37 @@ public final class Findings {
         return all;
     }
 
-    /** Those that are not sound, worst first. */
+    /**
+     * The same as lines: what is said of several trees with the same rule, standing and remedy is one. This is what is
+     * listed and counted.
+     */
+    public List<Finding> lines() {
+        return lines.get();
+    }
+
+    private List<Finding> findLines() {
+        Map<Object, List<Finding>> grouped = new LinkedHashMap<>();
+        all.forEach(finding -> grouped.computeIfAbsent(
+                        finding.together().<Object>map(Together::key).orElseGet(Object::new), key -> new ArrayList<>())
+                .add(finding));
+        return grouped.values().stream().map(Finding::line).toList();
+    }
+
+    /** Lines that are not sound, worst first. */
     public List<Finding> doubts() {
-        return all.subList(0, all.size() - count(Standing.SOUND));
+        return lines().stream().filter(finding -> !finding.isSound()).toList();
     }
 
-    /** Those that are sound. */
+    /** Lines that are sound. */
     public List<Finding> sound() {
-        return all.subList(all.size() - count(Standing.SOUND), all.size());
+        return lines().stream().filter(Finding::isSound).toList();
     }
 
+    /** How many lines stand so. */
     public int count(Standing standing) {
-        return counts.getOrDefault(standing, 0);
+        return (int) lines().stream()
+                .filter(finding -> finding.standing() == standing)
+                .count();
     }
 
     /** Those about one subject, worst first. */

@@ -42,6 +42,7 @@ public record Rule(String id) {
         private final Map<String, Object> arguments = new HashMap<>();
         private List<Remedy> remedies = List.of();
         private String variant = "";
+        private String by = "";
 
         private Draft(Rule rule, Subject subject) {
             this.rule = rule;
@@ -57,6 +58,15 @@ public record Rule(String id) {
         /** Which of the reasons is given, and which headline where there is one of that name; empty for the usual. */
         public Draft variant(String name) {
             variant = name.isEmpty() ? "" : "." + name;
+            return this;
+        }
+
+        /**
+         * What several trees must share beside rule, standing and variant to be one line. A finding is one with others
+         * only where the room has a sentence {@code what.standing.many}.
+         */
+        public Draft together(String shared) {
+            by = shared;
             return this;
         }
 
@@ -94,7 +104,21 @@ public record Rule(String id) {
                     sentences.say(sentences.has(reason + variant) ? reason + variant : reason, arguments),
                     held,
                     remedies,
-                    source);
+                    source,
+                    together(sentences, headline));
+        }
+
+        private Optional<Together> together(Sentences sentences, String headline) {
+            String own = headline + variant + ".many";
+            String usual = headline + ".many";
+            String sentence = sentences.has(own) ? own : usual;
+            return sentences.has(sentence)
+                    ? Optional.of(new Together(
+                            rule.id() + " " + headline + variant + " " + by,
+                            String.valueOf(arguments.get("tree")),
+                            sentence,
+                            Map.copyOf(arguments)))
+                    : Optional.empty();
         }
     }
 }

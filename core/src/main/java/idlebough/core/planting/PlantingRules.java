@@ -1,8 +1,10 @@
 package idlebough.core.planting;
 
+import static idlebough.core.judge.Amount.cm;
 import static idlebough.core.judge.Amount.fine;
 import static idlebough.core.measure.Quantity.FINE_LENGTH;
 import static idlebough.core.measure.Quantity.MASS;
+import static idlebough.core.measure.Quantity.PERCENT;
 
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
@@ -27,6 +29,10 @@ public final class PlantingRules {
     public static final Rule UNION_BELOW_MULCH = Rule.of("planting.union-below-mulch");
     public static final Rule UNION_NOT_MEASURED = Rule.of("planting.union-not-measured");
     public static final Rule LIFT = Rule.of("planting.lift");
+    public static final Rule UNION_HIGH = Rule.of("planting.union-high");
+    public static final Rule FLARE_LEVEL = Rule.of("planting.flare-level");
+    public static final Rule RICH_FILL = Rule.of("planting.rich-fill");
+    public static final Rule SLOPE = Rule.of("planting.slope-fall");
     public static final Rule AS_PLANTED = Rule.of("planting.as-planted");
     public static final Rule AS_PLANTED_HEIGHT = Rule.of("planting.as-planted-height");
     public static final Rule AS_PLANTED_PROUD = Rule.of("planting.as-planted-proud");
@@ -45,19 +51,29 @@ public final class PlantingRules {
         this.section = section;
     }
 
-    /** A tree that has still to be planted. @param id of the tree, @param label as it stands on the peg */
+    /**
+     * A tree that has still to be planted.
+     *
+     * @param id of the tree
+     * @param label as it stands on the peg
+     */
     public static List<Finding> judge(String id, String label, PlantingSection section) {
         PlantingRules rules = new PlantingRules(id, label, section);
         List<Finding> findings = new ArrayList<>();
-        findings.add(rules.flareBuried());
+        findings.add(rules.flareLow());
         rules.flareHigh().ifPresent(findings::add);
         if (section.hasUnion()) {
             if (section.setting().tree().unionAboveFlare() == null) {
                 findings.add(rules.unionNotMeasured());
             }
             findings.add(rules.unionLow());
-            findings.add(rules.unionBelowMulch());
+            rules.unionHigh().ifPresent(findings::add);
+            if (!section.clearOfMulch()) {
+                findings.add(rules.unionBelowMulch());
+            }
         }
+        rules.richFill().ifPresent(findings::add);
+        rules.slope().ifPresent(findings::add);
         rules.lift().ifPresent(findings::add);
         return findings;
     }
@@ -66,25 +82,83 @@ public final class PlantingRules {
         return rule.about(Subject.tree(id)).with("tree", label);
     }
 
-    private Finding flareBuried() {
-        return about(FLARE_BURIED)
-                .remedies(List.of(way(PlantingWays.BASE, "firm", "remedy.firm")))
+    private Finding flareLow() {
+        return inTheEnd(section.endsLevel() ? FLARE_LEVEL : FLARE_BURIED)
+                .remedies(section.loosened() ? List.of(way(PlantingWays.BASE, "firm", "remedy.firm")) : List.of())
                 .judge(
-                        Measured.of(section.flareAtLast(), section.settlingHalfWidth(), FINE_LENGTH),
-                        TABLE.atLeast("flare-buried", FINE_LENGTH));
+                        section.flareInTheEnd(),
+                        TABLE.atLeast(section.endsLevel() ? "flare-level.low" : "flare-buried", FINE_LENGTH));
+    }
+
+    /** With the words of where flare and union will end. */
+    private Rule.Draft inTheEnd(Rule rule) {
+        return about(rule)
+                .with("flare", fine(section.flareAtLast()))
+                .with("flareLow", fine(section.raise() - section.settlingHigh().total()))
+                .with("flareHigh", fine(section.raise() - section.settlingLow().total()))
+                .with("union", fine(section.unionAtLast()))
+                .with(
+                        "unionLow",
+                        fine(section.unionToday() - section.settlingHigh().total()))
+                .with(
+                        "unionHigh",
+                        fine(section.unionToday() - section.settlingLow().total()));
     }
 
     /** Empty where the flare is not too high: that is no news. */
     private Optional<Finding> flareHigh() {
-        String row = section.setting().texture().traits().heavy() ? "flare-high.heavy" : "flare-high.usual";
-        Measured measured = Measured.of(section.flareAtLast(), section.settlingHalfWidth(), FINE_LENGTH);
-        Limit most = TABLE.atMost(row, FINE_LENGTH);
+        Limit most = mostFlare();
+        Measured measured = section.flareInTheEnd();
         return Standing.of(measured, most) == Standing.SOUND
                 ? Optional.empty()
-                : Optional.of(about(FLARE_HIGH)
-                        .with("union", fine(section.setting().tree().union()))
+                : Optional.of(inTheEnd(FLARE_HIGH)
+                        .variant(section.endsLevel() ? "level" : "")
+                        .with("above", fine(section.setting().tree().union()))
                         .remedies(List.of(enterTree()))
                         .judge(measured, most));
+    }
+
+    private Limit mostFlare() {
+        boolean heavy = section.setting().texture().traits().heavy()
+                || section.setting().soil().slow();
+        return TABLE.atMost(
+                section.endsLevel() ? "flare-level.high" : heavy ? "flare-high.heavy" : "flare-high.usual",
+                FINE_LENGTH);
+    }
+
+    /** Empty where the union is not too high: that is no news. */
+    private Optional<Finding> unionHigh() {
+        Limit most = TABLE.atMost("union-high", FINE_LENGTH);
+        return Standing.of(section.unionInTheEnd(), most) == Standing.SOUND
+                ? Optional.empty()
+                : Optional.of(
+                        inTheEnd(UNION_HIGH).remedies(List.of(enterTree())).judge(section.unionInTheEnd(), most));
+    }
+
+    /** Does what is filled in make a bucket of the hole? Empty where the water leaves, on a mound, or without compost. */
+    private Optional<Finding> richFill() {
+        if (!section.setting().soil().slow() || section.setting().footing().raised() || section.organicShare() == 0) {
+            return Optional.empty();
+        }
+        return Optional.of(about(RICH_FILL)
+                .remedies(List.of(way(PlantingWays.MIX, "native", "remedy.native")))
+                .judge(
+                        Measured.exactly(100 * section.organicShare(), PERCENT),
+                        percent(TABLE.atMost("rich-fill", PERCENT))));
+    }
+
+    private static Limit percent(Limit share) {
+        return new Limit(
+                100 * share.value(), 100 * share.halfWidth(), PERCENT, share.side(), share.temper(), share.source());
+    }
+
+    /** Does the ground fall so far across the hole that one board does not tell both sides? Empty on level ground. */
+    private Optional<Finding> slope() {
+        Measured fall = Measured.of(section.fallAcross(), READING, FINE_LENGTH);
+        Limit most = TABLE.atMost("slope-fall", FINE_LENGTH);
+        return Standing.of(fall, most) == Standing.SOUND
+                ? Optional.empty()
+                : Optional.of(about(SLOPE).with("width", cm(section.width())).judge(fall, most));
     }
 
     private Finding unionNotMeasured() {
@@ -94,32 +168,28 @@ public final class PlantingRules {
                 .stands(Standing.DOUBTFUL, TABLE.source("union-not-measured"));
     }
 
-    private double unionHalfWidth() {
-        return Math.hypot(section.settlingHalfWidth(), READING);
-    }
-
-    private Limit leastUnion() {
-        return TABLE.limit("union-low", section.unionMin(), FINE_LENGTH, Limit.Side.AT_LEAST);
-    }
-
     private Finding unionLow() {
-        return about(UNION_LOW)
+        return inTheEnd(UNION_LOW)
                 .remedies(List.of(enterTree()))
-                .judge(Measured.of(section.unionAtLast(), unionHalfWidth(), FINE_LENGTH), leastUnion());
+                .judge(
+                        section.unionInTheEnd(),
+                        TABLE.limit("union-low", section.unionMin(), FINE_LENGTH, Limit.Side.AT_LEAST));
     }
 
     private Finding unionBelowMulch() {
         List<Remedy> remedies = new ArrayList<>();
+        remedies.add(way(PlantingWays.RING, "usual", "remedy.ring"));
         if (section.mulchDepth() > TABLE.value("thin-mulch")) {
             remedies.add(way(PlantingWays.MULCH, "thin", "remedy.thin"));
         }
-        remedies.add(enterTree());
-        return about(UNION_BELOW_MULCH)
-                .with("union", fine(section.unionAtLast()))
+        Measured union = section.unionInTheEnd();
+        return inTheEnd(UNION_BELOW_MULCH)
                 .with("mulch", fine(section.mulchDepth()))
+                .with("ring", cm(section.mulchClear()))
+                .with("wide", cm(TABLE.value("wide-ring")))
                 .remedies(remedies)
                 .judge(
-                        Measured.of(section.unionAtLast() - section.mulchDepth(), unionHalfWidth(), FINE_LENGTH),
+                        Measured.of(union.value() - section.mulchDepth(), union.halfWidth(), FINE_LENGTH),
                         TABLE.atLeast("union-below-mulch", FINE_LENGTH));
     }
 
@@ -144,38 +214,41 @@ public final class PlantingRules {
         return new PlantingRules(id, label, section).asPlanted(measured);
     }
 
-    private List<Finding> asPlanted(double measured) {
-        double planned = section.unionToday();
-        double off = measured - planned;
-        double atLast = measured - section.settling().total();
+    private List<Finding> asPlanted(double height) {
+        PlantingRules ground = new PlantingRules(id, label, section.asMeasured(height));
+        double off = ground.section.unionToday() - section.unionToday();
         double union = section.setting().tree().union();
         List<Finding> findings = new ArrayList<>();
-        findings.add(asPlanted(AS_PLANTED, measured, atLast)
+        findings.add(ground.measured(AS_PLANTED, section)
                 .with("off", fine(Math.abs(off)))
                 .judge(Measured.exactly(off, FINE_LENGTH), TABLE.atLeast("as-planted", FINE_LENGTH)));
-        // The flare counts as well: where it must not be buried the union stands its own height above it.
-        findings.add(asPlanted(AS_PLANTED_HEIGHT, measured, atLast)
-                .judge(
-                        Measured.of(atLast, READING + section.settlingHalfWidth(), FINE_LENGTH),
-                        TABLE.limit(
-                                "as-planted-height",
-                                Math.max(section.unionMin(), union),
-                                FINE_LENGTH,
-                                Limit.Side.AT_LEAST)));
-        Finding proud = asPlanted(AS_PLANTED_PROUD, measured, atLast)
-                .judge(Measured.exactly(off, FINE_LENGTH), TABLE.atMost("as-planted-proud", FINE_LENGTH));
-        if (!proud.isSound()) {
+        if (section.hasUnion() && !section.endsLevel()) {
+            // The flare counts as well: where it must not be buried the union stands its own height above it.
+            findings.add(ground.measured(AS_PLANTED_HEIGHT, section)
+                    .judge(
+                            ground.section.unionInTheEnd(),
+                            TABLE.limit(
+                                    "as-planted-height",
+                                    Math.max(section.unionMin(), union),
+                                    FINE_LENGTH,
+                                    Limit.Side.AT_LEAST)));
+        } else {
+            findings.add(ground.flareLow());
+        }
+        Finding proud = ground.measured(AS_PLANTED_PROUD, section)
+                .with("off", fine(Math.abs(off)))
+                .judge(ground.section.flareInTheEnd(), ground.mostFlare());
+        // A tree that had to be planned so proud was judged for it then.
+        if (!proud.isSound() && off > 0) {
             findings.add(proud);
         }
         return findings;
     }
 
-    private Rule.Draft asPlanted(Rule rule, double measured, double atLast) {
-        return about(rule)
-                .with("today", fine(measured))
-                .with("planned", fine(section.unionToday()))
-                .with("union", fine(atLast))
-                .with("flare", fine(atLast - section.setting().tree().union()))
+    private Rule.Draft measured(Rule rule, PlantingSection planned) {
+        return inTheEnd(rule)
+                .with("today", fine(section.hasUnion() ? section.unionToday() : section.raise()))
+                .with("planned", fine(planned.hasUnion() ? planned.unionToday() : planned.raise()))
                 .remedies(List.of(
                         new PlantingRemedy.MeasureAgain(WORDS.say("remedy.measure-again", Map.of("tree", label)), id)));
     }

@@ -9,6 +9,7 @@ import idlebough.core.crop.NurseryTree;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
+import idlebough.core.judge.Measured;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
@@ -16,6 +17,7 @@ import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Solids;
 import idlebough.core.site.Barrows;
 import idlebough.core.site.Footing;
+import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
 import java.util.Map;
 import java.util.Optional;
@@ -24,10 +26,14 @@ import java.util.Optional;
  * The cross-section of one planting, every height above the board: a straight board laid across the hole from
  * undisturbed ground to undisturbed ground (on a mound: its settled top).
  *
+ * <p>Heights that the program chooses take the high reading of the settling, so that it does not doubt them afterwards;
+ * clonal roots end level and take the middle of the two (project choice; common practice).
+ *
  * @param raise flare above the board on the day, m
  * @param settling and its low and high reading
  * @param width of the hole, m
  * @param depth of the hole below the board, m
+ * @param measured whether the height is what was measured in the ground, and not what is planned
  */
 public record PlantingSection(
         Setting setting,
@@ -36,14 +42,20 @@ public record PlantingSection(
         Settling settlingLow,
         Settling settlingHigh,
         double width,
-        double depth) {
+        double depth,
+        boolean measured) {
 
     private static final RuleTable TABLE = RuleTable.of("planting");
     private static final double COMPOST_LOSS = TABLE.value("compost-loss");
     private static final double CONSOLIDATION = TABLE.value("consolidation");
     private static final double BARROW = 1000 * Barrows.BARROW;
     private static final double MULCH_RING = TABLE.value("mulch-ring");
-    private static final double MULCH_CLEAR = TABLE.value("mulch-clear");
+    /** Heights are chosen to half a centimetre, m. */
+    private static final double STEP = 0.005;
+
+    private static final double READING = TABLE.value("reading");
+    private static final double LEAST_UNION = TABLE.value("union-least");
+    private static final double WIDE_RING = TABLE.value("wide-ring");
     private static final Source HEIGHT =
             Source.practice("flare level or slightly proud, never below; union clear above ground and mulch");
     private static final Source DIG =
@@ -53,18 +65,44 @@ public record PlantingSection(
 
     /**
      * @param stock empty while none is chosen
-     * @param texture of the pit that speaks for the place
+     * @param soil of the pit that speaks for the place
      * @param ways choice key by way key; what is missing is the usual one
      * @param stormWind bearing from which storms come, degrees; empty when not known
      */
     public record Setting(
             NurseryTree tree,
             Optional<Rootstock> stock,
-            Texture texture,
+            Soil soil,
             Footing footing,
             Map<String, String> ways,
             Optional<Double> stormWind,
-            double latitude) {}
+            double latitude) {
+        public Texture texture() {
+            return soil.texture();
+        }
+    }
+
+    /**
+     * What the ground is, as far as heights and fill depend on it.
+     *
+     * @param slow whether the water stays in it: it drains slower than an inch an hour, or is heavy and was not tested
+     * @param slope rise over run at the peg
+     */
+    public record Soil(Texture texture, boolean slow, double slope) {
+        private static final double INCH_AN_HOUR = 25.4;
+
+        /** Level ground of a texture that was not tested. */
+        public static Soil untested(Texture texture) {
+            return new Soil(texture, texture.traits().heavy(), 0);
+        }
+
+        public static Soil of(SoilPit pit, double slope) {
+            boolean slow = pit.rate() == null
+                    ? pit.texture().traits().heavy()
+                    : pit.rate().normalisedMmPerHour() < INCH_AN_HOUR - 1e-9;
+            return new Soil(pit.texture(), slow, slope);
+        }
+    }
 
     public static PlantingSection of(Setting setting) {
         Settling settling = settle(
@@ -79,9 +117,7 @@ public record PlantingSection(
                 setting,
                 setting.texture().traits().settleHigh(),
                 setting.tree().form().sinksHigh());
-        double raise = Math.max(
-                setting.texture().traits().proudMetres(),
-                raiseNeeded(settling.total(), unionMin(setting), setting.tree().union()));
+        double raise = chosen(setting, low.total(), high.total());
         double width = PlantingWays.WIDTH
                         .choose(setting.ways().get(PlantingWays.WIDTH.key()))
                         .value()
@@ -93,13 +129,40 @@ public record PlantingSection(
                 low,
                 high,
                 width,
-                Math.max(TABLE.value("least-depth"), setting.tree().ballHeight() - raise));
+                Math.max(TABLE.value("least-depth"), setting.tree().ballHeight() - raise),
+                false);
+    }
+
+    /** The same hole with the tree as it was measured in it: the union, or the flare of an own-rooted tree, m. */
+    public PlantingSection asMeasured(double height) {
+        double found = hasUnion() ? height - setting.tree().union() : height;
+        return new PlantingSection(setting, found, settling, settlingLow, settlingHigh, width, depth, true);
+    }
+
+    private static double chosen(Setting setting, double low, double high) {
+        if (level(setting)) {
+            return STEP * Math.rint((low + high) / 2 / STEP);
+        }
+        double needed =
+                raiseNeeded(high, unionMin(setting) + READING, setting.tree().union());
+        return Math.max(setting.texture().traits().proudMetres(), STEP * (Math.floor(needed / STEP + 1e-6) + 1));
+    }
+
+    private static boolean level(Setting setting) {
+        return setting.stock().map(stock -> stock.union().level()).orElse(false);
+    }
+
+    /** Whether its roots burn on show and its stem rots under soil, so that it ends level. */
+    public boolean endsLevel() {
+        return level(setting);
     }
 
     private static Settling settle(Setting setting, double soil, double ball) {
-        double disturbed = PlantingWays.BASE
-                .choose(setting.ways().get(PlantingWays.BASE.key()))
-                .value();
+        // Bare roots are spread over a cone and filled beneath and between, never laid on a hard floor.
+        double disturbed = (setting.tree().form() == Form.BARE ? setting.tree().ballHeight() : 0)
+                + PlantingWays.BASE
+                        .choose(setting.ways().get(PlantingWays.BASE.key()))
+                        .value();
         double firming = PlantingWays.FIRMING
                 .choose(setting.ways().get(PlantingWays.FIRMING.key()))
                 .value();
@@ -113,6 +176,11 @@ public record PlantingSection(
                 ball);
     }
 
+    /** Share of organic matter in the fill, 0 to 1. */
+    public double organicShare() {
+        return organic(setting);
+    }
+
     private static double organic(Setting setting) {
         return PlantingWays.MIX
                 .choose(setting.ways().get(PlantingWays.MIX.key()))
@@ -124,11 +192,27 @@ public record PlantingSection(
         return Math.max(settling, unionMin - unionAboveFlare + settling);
     }
 
+    /** What the union must clear: the stock's least height and, where mulch comes near it, the mulch. */
     private static double unionMin(Setting setting) {
-        return setting.stock()
-                .filter(stock -> !stock.ownRooted())
-                .map(Rootstock::unionMin)
-                .orElse(Double.NEGATIVE_INFINITY);
+        if (setting.stock().map(Rootstock::ownRooted).orElse(false)) {
+            return Double.NEGATIVE_INFINITY;
+        }
+        double least = setting.stock()
+                .map(stock -> Math.max(LEAST_UNION, stock.unionMin()))
+                .orElse(LEAST_UNION);
+        return clear(setting) < WIDE_RING - 1e-9 ? Math.max(least, mulchDepth(setting) + LEAST_UNION) : least;
+    }
+
+    private static double clear(Setting setting) {
+        return PlantingWays.RING
+                .choose(setting.ways().get(PlantingWays.RING.key()))
+                .value();
+    }
+
+    private static double mulchDepth(Setting setting) {
+        return PlantingWays.MULCH
+                .choose(setting.ways().get(PlantingWays.MULCH.key()))
+                .value();
     }
 
     public boolean hasUnion() {
@@ -137,7 +221,7 @@ public record PlantingSection(
 
     /** Least height of the union after settling, m. */
     public double unionMin() {
-        return setting.stock().map(Rootstock::unionMin).orElse(TABLE.value("union-no-stock"));
+        return Math.max(LEAST_UNION, setting.stock().map(Rootstock::unionMin).orElse(LEAST_UNION));
     }
 
     /** Union above the board on the day, m. */
@@ -164,10 +248,35 @@ public record PlantingSection(
         return (settlingHigh.total() - settlingLow.total()) / 2;
     }
 
+    /** The flare above the board in the end, between the low and the high reading. */
+    public Measured flareInTheEnd() {
+        return inTheEnd(raise, 0);
+    }
+
+    /** The union above the board in the end, between the low and the high reading and as the stick is read. */
+    public Measured unionInTheEnd() {
+        return inTheEnd(unionToday(), READING);
+    }
+
+    private Measured inTheEnd(double today, double reading) {
+        return Measured.of(
+                today - (settlingLow.total() + settlingHigh.total()) / 2,
+                settlingHalfWidth() + reading,
+                Quantity.FINE_LENGTH);
+    }
+
+    /** Fall of the ground across the hole, m. */
+    public double fallAcross() {
+        return setting.soil().slope() * width;
+    }
+
+    /** Whether the ring of bare ground is so wide that the union need clear the soil alone. */
+    public boolean clearOfMulch() {
+        return mulchClear() >= WIDE_RING - 1e-9;
+    }
+
     public double mulchDepth() {
-        return PlantingWays.MULCH
-                .choose(setting.ways().get(PlantingWays.MULCH.key()))
-                .value();
+        return mulchDepth(setting);
     }
 
     public double mulchRing() {
@@ -175,12 +284,12 @@ public record PlantingSection(
     }
 
     public double mulchClear() {
-        return MULCH_CLEAR;
+        return clear(setting);
     }
 
     /** L in a ring clear of the stem. */
     public double mulchLitres() {
-        return mulch(mulchRing(), setting.tree().stem(), MULCH_CLEAR, mulchDepth());
+        return mulch(mulchRing(), setting.tree().stem(), mulchClear(), mulchDepth());
     }
 
     /** L; 0 when the ring vanishes. */
@@ -248,22 +357,25 @@ public record PlantingSection(
     }
 
     public Working heightWorking() {
-        Working.Builder steps = Working.of("How {} comes about", cm(unionToday()))
-                .step(
-                        setting.tree().unionAboveFlare() == null
-                                ? "{} from flare to union, assumed until you measure it"
-                                : "{} from flare to union, measured on the tree",
-                        fine(setting.tree().union()))
-                .step("+ {} flare above the board", fine(raise));
-        addRaise(steps);
-        return steps.step("= {} on the day", fine(unionToday()))
-                .step(
-                        "− {} after settling: {} of a {} ball{}",
-                        fine(settling.total()),
-                        Amount.of(setting.tree().form().sinks() * 100, Quantity.PERCENT),
-                        cm(setting.tree().ballHeight()),
-                        settling.fill() > 0 ? ", and the loosened bottom" : ", none below it")
-                .step(
+        Working.Builder steps = Working.of("How {} comes about", fine(unionToday()));
+        if (measured) {
+            steps.step("{} measured on the planting day", fine(unionToday()))
+                    .step(
+                            "− {} from flare to union: the flare stands {} above the board",
+                            fine(setting.tree().union()),
+                            fine(raise));
+        } else {
+            steps.step(
+                            setting.tree().unionAboveFlare() == null
+                                    ? "{} from flare to union, assumed until you measure it"
+                                    : "{} from flare to union, measured on the tree",
+                            fine(setting.tree().union()))
+                    .step("+ {} flare above the board", fine(raise));
+            addRaise(steps);
+            steps.step("= {} on the day", fine(unionToday()));
+        }
+        addSettling(steps);
+        return steps.step(
                         "= {} when it has settled; between {} and {}",
                         fine(unionAtLast()),
                         fine(unionToday() - settlingHigh.total()),
@@ -272,30 +384,71 @@ public record PlantingSection(
                 .from(HEIGHT);
     }
 
+    private void addSettling(Working.Builder steps) {
+        boolean bare = setting.tree().form() == Form.BARE;
+        if (bare) {
+            steps.step(
+                    "− {}: roots {} long are filled beneath and between{}, and that sinks",
+                    fine(settling.total()),
+                    cm(setting.tree().ballHeight()),
+                    loosened() ? ", and the bottom was loosened" : "");
+        } else {
+            steps.step(
+                    "− {}: {} of a {} ball{}",
+                    fine(settling.total()),
+                    Amount.of(setting.tree().form().sinks() * 100, Quantity.PERCENT),
+                    cm(setting.tree().ballHeight()),
+                    loosened() ? ", and the loosened bottom" : ", on a bottom left firm");
+        }
+    }
+
+    /** Whether the bottom of the hole is loosened below the roots. */
+    public boolean loosened() {
+        return PlantingWays.BASE
+                        .choose(setting.ways().get(PlantingWays.BASE.key()))
+                        .value()
+                > 0;
+    }
+
     public Working raiseWorking() {
         Working.Builder steps = Working.of("How {} comes about", fine(raise));
-        addRaise(steps);
+        if (measured) {
+            steps.step("{} from the board to the union, measured on the planting day", fine(unionToday()))
+                    .step("− {} from flare to union", fine(setting.tree().union()));
+        } else {
+            addRaise(steps);
+        }
         return steps.sensitive("Most sensitive to the texture of the pit that speaks for this place.")
                 .from(HEIGHT);
     }
 
     private void addRaise(Working.Builder steps) {
         Texture.Traits soil = setting.texture().traits();
+        if (endsLevel()) {
+            steps.step(
+                    "these roots end level: as much as it sinks, between {} and {}",
+                    fine(settlingLow.total()),
+                    fine(settlingHigh.total()));
+            return;
+        }
         steps.step(
                         "usual in {}: {} ({} to {})",
                         soil.name(),
                         fine(soil.proudMetres()),
                         fine(soil.proudLow()),
                         fine(soil.proudHigh()))
-                .step("not less than it settles: {}", fine(settling.total()));
+                .step("more than it may settle at most: {}", fine(settlingHigh.total()));
         if (hasUnion() && setting.stock().isPresent()) {
+            double least = unionMin(setting);
             steps.step(
-                    "nor less than the union needs: {} wanted − {} on the tree + {} settling = {}",
-                    fine(unionMin()),
+                    "nor less than the union needs: {} wanted − {} on the tree + {} settling + {} of reading = {}",
+                    fine(least),
                     fine(setting.tree().union()),
-                    fine(settling.total()),
-                    fine(unionMin() - setting.tree().union() + settling.total()));
+                    fine(settlingHigh.total()),
+                    fine(READING),
+                    fine(least - setting.tree().union() + settlingHigh.total() + READING));
         }
+        steps.step("taken to the half centimetre: {}", fine(raise));
     }
 
     public Working depthWorking() {
@@ -316,7 +469,7 @@ public record PlantingSection(
                         PlantingWays.WIDTH
                                 .choose(setting.ways().get(PlantingWays.WIDTH.key()))
                                 .name())
-                .sensitive("Straight sides, roughened, flat bottom.")
+                .sensitive("Straight sides, roughened, flat bottom; on a slope the board lies on the high side.")
                 .from(DIG);
     }
 
@@ -370,7 +523,7 @@ public record PlantingSection(
     public Working mulchWorking() {
         return Working.of("How {} comes about", litres(mulchLitres()))
                 .step("a ring {} across, {} deep", cm(mulchRing()), cm(mulchDepth()))
-                .step("less the middle: {} clear of the stem all round", cm(MULCH_CLEAR))
+                .step("less the middle: {} clear of the stem all round", cm(mulchClear()))
                 .sensitive("Most sensitive to the ring's width.")
                 .from(EARTH);
     }

@@ -11,7 +11,6 @@ import idlebough.core.judge.Stage;
 import idlebough.core.judge.Ways;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteStage;
-import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Texture;
 import java.util.ArrayList;
@@ -22,6 +21,7 @@ import java.util.Optional;
 
 /** How wide, how deep and how high each tree is planted, for one orchard. */
 public final class PlantingStage implements Stage {
+    private static final double PERCENT = 100;
     private final List<Stand> stands;
     private final Map<String, Judged> judged;
     private final PerTree<PlantingSection.Setting, PlantingSection> sections;
@@ -63,7 +63,7 @@ public final class PlantingStage implements Stage {
                             new PlantingSection.Setting(
                                     stand.tree().nursery(),
                                     stand.stock(),
-                                    site.pitOf(id).map(SoilPit::texture).orElse(Texture.LOAM),
+                                    soil(site, stand),
                                     stand.footing(),
                                     ways.of(id),
                                     site.site().winds().storm(),
@@ -72,6 +72,13 @@ public final class PlantingStage implements Stage {
                             unions.check(id).isPresent()));
         }
         return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
+    }
+
+    private static PlantingSection.Soil soil(SiteStage site, Stand stand) {
+        double slope = site.terrain().ground().slope() / PERCENT;
+        return site.pitOf(stand.id())
+                .map(pit -> PlantingSection.Soil.of(pit, slope))
+                .orElse(new PlantingSection.Soil(Texture.LOAM, false, slope));
     }
 
     @Override
@@ -84,9 +91,19 @@ public final class PlantingStage implements Stage {
         return !stands.isEmpty();
     }
 
-    /** @throws IllegalArgumentException when there is no such tree */
+    /** As it is planned. @throws IllegalArgumentException when there is no such tree */
     public PlantingSection sectionOf(String tree) {
         return sections.of(tree);
+    }
+
+    /**
+     * The section as the tree stands in the ground where that was measured, else as it is planned.
+     *
+     * @throws IllegalArgumentException when there is no such tree
+     */
+    public PlantingSection shownOf(String tree) {
+        PlantingSection planned = sectionOf(tree);
+        return judged.get(tree).asPlanted().map(planned::asMeasured).orElse(planned);
     }
 
     @Override
@@ -104,7 +121,7 @@ public final class PlantingStage implements Stage {
         if (stand.toPlant()) {
             return PlantingRules.judge(stand.id(), stand.label(), section);
         }
-        return section.hasUnion() && !each.checked()
+        return !each.checked()
                 ? each.asPlanted()
                         .map(height -> PlantingRules.asPlanted(stand.id(), stand.label(), section, height))
                         .orElse(List.of())

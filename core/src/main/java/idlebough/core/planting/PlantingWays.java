@@ -84,7 +84,18 @@ public final class PlantingWays {
             "middle",
             "Keeps the soil moist and still lets rain through.");
 
-    public static final List<Way> ALL = List.of(WIDTH, MIX, FIRMING, BASE, MULCH);
+    /** Value: ring of bare ground between stem and mulch, m. */
+    public static final Way RING = new Way(
+            "planting.ring",
+            "How far the mulch stays off the stem",
+            List.of(
+                    new School("close", "8 cm (3 in)", "More ground covered; the mulch comes near the union.", 0.08),
+                    new School("usual", "12 cm (5 in)", "A hand’s length: the bark stays dry.", 0.12),
+                    new School("wide", "20 cm (8 in)", "Where voles and wet bark are the trouble.", 0.20)),
+            "usual",
+            "With 10 cm or more of bare ground the union need clear the soil alone.");
+
+    public static final List<Way> ALL = List.of(WIDTH, MIX, FIRMING, BASE, MULCH, RING);
 
     private PlantingWays() {}
 }

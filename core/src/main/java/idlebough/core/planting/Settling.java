@@ -1,9 +1,8 @@
 package idlebough.core.planting;
 
 /**
- * How far the ground under a tree sinks (project choice from the common practice that disturbed fill drops 5 to 15 %;
- * project choice within what common practice tells: disturbed fill drops 5 to 15 %). The mineral part and the ball go
- * quickly, the organic part evenly over four years.
+ * How far the ground under a tree sinks (project choice within what common practice tells: disturbed fill drops 5 to
+ * 15 %). The mineral part and the ball go quickly, the organic part evenly over four years.
  *
  * @param mineral sinking of disturbed soil below the ball by its own weight, m
  * @param organic by the rotting of what was mixed in, m

@@ -37,7 +37,7 @@ public final class PartnerRules {
         List<Link> giving = around.giving();
         if (tree.variety().triploid() && giving.size() < TABLE.value("triploid")) {
             return Optional.of(about(TRIPLOID, tree)
-                    .with("number", giving.isEmpty() ? "none" : "one")
+                    .with("have", giving.isEmpty() ? "none" : "one")
                     .judge(Measured.exactly(giving.size(), COUNT), TABLE.atLeast("triploid", COUNT)));
         }
         return Optional.of(partner(around, giving));
@@ -47,6 +47,7 @@ public final class PartnerRules {
         return rule.about(tree.subject())
                 .with("tree", tree.label())
                 .with("variety", tree.variety().name())
+                .together(tree.variety().key())
                 .remedies(List.of(seeMending(tree)));
     }
 

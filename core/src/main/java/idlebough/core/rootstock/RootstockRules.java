@@ -168,7 +168,10 @@ public final class RootstockRules {
     }
 
     private static Rule.Draft about(Rule rule, Rooted tree, SoilPit pit) {
-        return rule.about(tree.subject()).with("tree", tree.name()).with("pit", pit.label());
+        return rule.about(tree.subject())
+                .with("tree", tree.name())
+                .with("pit", pit.label())
+                .together(pit.id() + " " + tree.variety().crop().key() + " " + tree.footing());
     }
 
     /** Another stock on which this variety holds and which asks less; only where a choice can take it. */

@@ -38,6 +38,7 @@ public final class GroundRules {
         return SUN_RULE.about(subject)
                 .with("tree", tree)
                 .with("crop", crop.withArticle())
+                .together(crop.key())
                 .remedies(List.of(seeLayer(SiteRemedy.Layer.SUN)))
                 .judge(
                         Measured.of(hours.season(), hours.halfWidth(), HOURS),
@@ -56,6 +57,7 @@ public final class GroundRules {
                 .with("tree", tree)
                 .with("crop", crop.withArticle())
                 .variant(bloom)
+                .together(crop.key())
                 .remedies(List.of(seeLayer(SiteRemedy.Layer.COLD)))
                 .judge(
                         Measured.of(depth, TABLE.value("cold-depth-share") * depth, SHORT_LENGTH),

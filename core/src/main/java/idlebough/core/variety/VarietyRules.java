@@ -291,7 +291,8 @@ public final class VarietyRules {
                 found.reason(),
                 found.held(),
                 found.remedies(),
-                found.source());
+                found.source(),
+                Optional.empty());
     }
 
     private static VarietyRemedy seeOthers(String label, Variety variety) {

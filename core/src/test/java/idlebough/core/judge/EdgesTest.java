@@ -80,6 +80,8 @@ class EdgesTest {
     private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
     private static final LocalDate DAY = LocalDate.of(2027, 5, 1);
     private static final double SPREAD = 4;
+    private static final double BAND = 0.02;
+    private static final PlantingSection.Soil LOAM = PlantingSection.Soil.untested(Texture.LOAM);
 
     static Stream<Map<String, String>> rows() {
         return Vectors.table("/edges/edges.csv").stream();
@@ -495,42 +497,59 @@ class EdgesTest {
 
     /** A section whose flare or union ends where it is wanted, with two centimetres of settling either way. */
     private static PlantingSection section(
-            double union, double raise, Texture texture, double settlingBand, Map<String, String> ways) {
+            double union, double raise, PlantingSection.Soil soil, String stock, Map<String, String> ways) {
         NurseryTree tree = new NurseryTree(Form.BARE, 0.45, 0.25, union == 0 ? null : union, 0.02);
         PlantingSection.Setting setting = new PlantingSection.Setting(
-                tree, Optional.of(Shipped.stock("m9")), texture, Footing.GRADE, ways, Optional.empty(), 45);
-        Settling none = new Settling(0, 0, 0, 2);
+                tree, Optional.of(Shipped.stock(stock)), soil, Footing.GRADE, ways, Optional.empty(), 45);
+        Settling none = new Settling(0, 0, -BAND, 2);
         return new PlantingSection(
-                setting, raise, none, none, new Settling(2 * settlingBand, 0, 0, 2), 0.9, 0.25 - raise);
+                setting, raise, new Settling(0, 0, 0, 2), none, new Settling(BAND, 0, 0, 2), 0.9, 0.25 - raise, false);
+    }
+
+    private static PlantingSection section(double union, double raise) {
+        return section(union, raise, LOAM, "m9", Map.of());
     }
 
     private static List<Finding> planting(String rule, double value, String with) {
-        double band = 0.02;
-        Map<String, String> usual = Map.of();
         return switch (rule) {
-            case "planting.flare-buried" ->
-                PlantingRules.judge("t", "T", section(0.13, value, Texture.LOAM, band, usual));
-            case "planting.flare-high" ->
-                PlantingRules.judge("t", "T", section(0.13, value, Texture.valueOf(with), band, usual));
-            case "planting.union-low" ->
-                PlantingRules.judge("t", "T", section(value - 0.02, 0.02, Texture.LOAM, band, usual));
-            case "planting.union-below-mulch" ->
-                PlantingRules.judge(
-                        "t",
-                        "T",
-                        section(0.13, value - 0.13 + 0.08, Texture.LOAM, band, Map.of("planting.mulch", "middle")));
-            case "planting.union-not-measured" ->
-                PlantingRules.judge("t", "T", section(value, 0.03, Texture.LOAM, band, usual));
             case "planting.lift" -> lift(value);
-            case "planting.as-planted-height" -> {
-                // The stock wants 10 cm, the union sits 10 cm above the flare: so much over both.
-                PlantingSection section = section(0.10, 0.05, Texture.LOAM, band, usual);
-                yield PlantingRules.asPlanted("t", "T", section, 0.10 + value);
+            case "planting.as-planted", "planting.as-planted-height", "planting.as-planted-proud" -> {
+                // The stock wants 10 cm, the union sits 10 cm above the flare, planned 3 cm proud.
+                PlantingSection section = section(0.10, 0.03);
+                double from = rule.equals("planting.as-planted") ? 0.13 : 0.10;
+                yield PlantingRules.asPlanted("t", "T", section, from + value);
             }
-            default -> {
-                PlantingSection section = section(0.13, 0.05, Texture.LOAM, band, usual);
-                yield PlantingRules.asPlanted("t", "T", section, section.unionToday() + value);
-            }
+            default -> PlantingRules.judge("t", "T", plannedSection(rule, value, with));
+        };
+    }
+
+    private static PlantingSection plannedSection(String rule, double value, String with) {
+        return switch (rule) {
+            case "planting.flare-high" ->
+                with.equals("level")
+                        ? section(0.13, value, LOAM, "avocado-clonal", Map.of())
+                        : section(0.13, value, PlantingSection.Soil.untested(Texture.valueOf(with)), "m9", Map.of());
+            case "planting.flare-level" -> section(0.13, value, LOAM, "avocado-clonal", Map.of());
+            case "planting.union-low" -> section(value - 0.02, 0.02);
+            case "planting.union-high" -> section(value - 0.03, 0.03);
+            case "planting.union-below-mulch" ->
+                section(
+                        0.13,
+                        value - 0.13 + 0.08,
+                        LOAM,
+                        "m9",
+                        Map.of("planting.ring", with.isEmpty() ? "close" : with));
+            case "planting.union-not-measured" -> section(value, 0.03);
+            case "planting.rich-fill" ->
+                section(
+                        0.13,
+                        0.05,
+                        new PlantingSection.Soil(Texture.CLAY, !with.equals("fast"), 0),
+                        "m9",
+                        Map.of("planting.mix", value == 0.5 ? "half" : value == 0.2 ? "fifth" : "third"));
+            case "planting.slope-fall" ->
+                section(0.13, 0.05, new PlantingSection.Soil(Texture.LOAM, false, value / 0.9), "m9", Map.of());
+            default -> section(0.13, value);
         };
     }
 
@@ -543,12 +562,6 @@ class EdgesTest {
                 "t",
                 "T",
                 PlantingSection.of(new PlantingSection.Setting(
-                        tree,
-                        Optional.of(Shipped.stock("m9")),
-                        Texture.LOAM,
-                        Footing.GRADE,
-                        Map.of(),
-                        Optional.empty(),
-                        45)));
+                        tree, Optional.of(Shipped.stock("m9")), LOAM, Footing.GRADE, Map.of(), Optional.empty(), 45)));
     }
 }

@@ -133,7 +133,41 @@ class JudgeTest {
                 Phrase.of("y"),
                 java.util.Optional.empty(),
                 java.util.List.of(),
-                Source.practice("x"));
+                Source.practice("x"),
+                java.util.Optional.empty());
+    }
+
+    /** Findings with the same rule, standing and remedy are one line, all trees named up to six. */
+    @Test
+    void severalTreesAreOneLine() {
+        java.util.List<Finding> unmeasured = new java.util.ArrayList<>();
+        for (int i = 1; i <= 8; i++) {
+            unmeasured.add(Rule.of("planting.union-not-measured")
+                    .about(Subject.tree("t" + i))
+                    .with("tree", "B" + i)
+                    .with("usual", Amount.fine(0.12))
+                    .stands(Standing.DOUBTFUL, Source.practice("x")));
+        }
+        Findings two = Findings.of(java.util.List.of(unmeasured.subList(0, 2)));
+        assertThat(two.count(Standing.DOUBTFUL)).isEqualTo(1);
+        assertThat(two.doubts().get(0).headline().in(METRIC)).isEqualTo("Union not measured yet: B1 and B2.");
+        assertThat(two.about(Subject.tree("t2")).get(0).headline().in(METRIC)).contains("B2");
+        assertThat(Findings.of(java.util.List.of(unmeasured)).doubts().get(0).headline().in(METRIC))
+                .isEqualTo("Union not measured yet: B1, B2, B3, B4, B5, B6 and 2 more.");
+        assertThat(Findings.of(java.util.List.of(unmeasured.subList(0, 1))).doubts().get(0).headline().in(METRIC))
+                .isEqualTo("The union of B1 is not measured yet.");
+    }
+
+    @Test
+    void oneIsSpokenOfAsOne() {
+        assertThat(fewWinters(1)).contains("1 whole winter is known");
+        assertThat(fewWinters(2)).contains("2 whole winters are known");
+    }
+
+    private static String fewWinters(int winters) {
+        return Sentences.of("winter")
+                .say("few-winters.doubtful", java.util.Map.of("measured", Amount.count(winters)))
+                .in(METRIC);
     }
 
     @ParameterizedTest

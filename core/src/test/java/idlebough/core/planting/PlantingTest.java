@@ -20,6 +20,8 @@ import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class PlantingTest {
     private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.46, 0.41, 0.13, 0.02);
@@ -27,7 +29,13 @@ class PlantingTest {
     private static PlantingSection section(
             NurseryTree tree, String stock, Texture texture, Map<String, String> ways, double latitude) {
         return PlantingSection.of(new PlantingSection.Setting(
-                tree, Optional.of(Shipped.stock(stock)), texture, Footing.GRADE, ways, Optional.of(247.0), latitude));
+                tree,
+                Optional.of(Shipped.stock(stock)),
+                PlantingSection.Soil.untested(texture),
+                Footing.GRADE,
+                ways,
+                Optional.of(247.0),
+                latitude));
     }
 
     @Test
@@ -130,16 +138,62 @@ class PlantingTest {
                 .isEqualTo("S");
     }
 
+    /** common practice: a normal bare-root tree, 5 to 9 cm from flare to union, on a normal day is sound. */
+    @ParameterizedTest
+    @CsvSource({
+        "0.05, mm111, LOAM",
+        "0.09, mm111, CLAY",
+        "0.09, mm106, LOAM",
+        "0.07, m25, SANDY_LOAM",
+        "0.12, m9, LOAM",
+        "0.12, m9, CLAY",
+        "0.12, m9, SAND"
+    })
+    void aNormalTreeOnANormalDayIsSound(double union, String stock, Texture texture) {
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, union, 0.02);
+        assertThat(PlantingRules.judge("t", "A1", section(bare, stock, texture, Map.of(), 42.3)))
+                .isNotEmpty()
+                .allMatch(Finding::isSound);
+    }
+
+    /** Bare roots never sink by exactly nothing: about 1 to 2 cm in loam, 1.5 to 3 in clay (common practice). */
     @Test
-    void aLowUnionUnderDeepMulchIsFoundWithItsRemedy() {
+    void bareRootsAlwaysSink() {
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, 0.12, 0.02);
+        PlantingSection loam = section(bare, "mm106", Texture.LOAM, Map.of(), 42.3);
+        assertThat(loam.settling().total()).isCloseTo(0.012, within(1e-9));
+        assertThat(loam.settlingHalfWidth()).isPositive();
+        PlantingSection clay = section(bare, "mm106", Texture.CLAY, Map.of(), 42.3);
+        assertThat(clay.settling().total()).isCloseTo(0.018, within(1e-9));
+        assertThat(loam.raise()).isGreaterThan(loam.settlingHigh().total());
+    }
+
+    @Test
+    void clonalRootsEndLevel() {
+        PlantingSection clonal = section(POT, "avocado-clonal", Texture.LOAM, Map.of(), -36);
+        assertThat(clonal.flareInTheEnd().value()).isCloseTo(0, within(0.0026));
+        assertThat(PlantingRules.judge("t", "A1", clonal))
+                .filteredOn(finding -> finding.rule().equals(PlantingRules.FLARE_LEVEL))
+                .allMatch(Finding::isSound)
+                .hasSize(1);
+    }
+
+    @Test
+    void mulchCloseToTheStemCountsAndAWiderRingMendsIt() {
+        Map<String, String> deep = Map.of("planting.mulch", "deep", "planting.ring", "close");
         NurseryTree low = new NurseryTree(Form.CONTAINER, 0.36, 0.29, 0.06, 0.02);
-        PlantingSection section = section(low, "mm111", Texture.LOAM, Map.of("planting.mulch", "deep"), 42.3);
-        assertThat(PlantingRules.judge("t", "A1", section))
+        PlantingSection section = section(low, "mm111", Texture.LOAM, deep, 42.3);
+        assertThat(section.raise()).as("set higher for the mulch").isGreaterThan(0.14);
+        PlantingSection lower = section.asMeasured(0.10);
+        assertThat(PlantingRules.judge("t", "A1", lower))
                 .filteredOn(f -> f.rule().equals(PlantingRules.UNION_BELOW_MULCH))
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.standing()).isEqualTo(Standing.STOP);
-                    assertThat(f.remedies().get(0)).isInstanceOf(Remedy.TakeWay.class);
+                    assertThat(f.remedies().get(0))
+                            .isInstanceOfSatisfying(
+                                    Remedy.TakeWay.class,
+                                    way -> assertThat(way.way()).isEqualTo(PlantingWays.RING));
                 });
     }
 
@@ -154,6 +208,9 @@ class PlantingTest {
         assertThat(PlantingRules.asPlanted("t", "A1", section, section.unionToday() + 0.10))
                 .extracting(Finding::rule)
                 .contains(PlantingRules.AS_PLANTED_PROUD);
+        PlantingSection ground = section.asMeasured(section.unionToday() - 0.05);
+        assertThat(ground.flareAtLast()).isCloseTo(section.flareAtLast() - 0.05, within(1e-9));
+        assertThat(ground.measured()).isTrue();
         LocalDate planted = LocalDate.of(2026, 3, 1);
         UnionCheck good =
                 UnionCheck.of(section, planted, section.unionToday(), planted.plusWeeks(8), section.unionAfter(8));

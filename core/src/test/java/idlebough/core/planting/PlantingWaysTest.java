@@ -28,7 +28,13 @@ class PlantingWaysTest {
             chosen.put(ways[i], ways[i + 1]);
         }
         return PlantingSection.of(new PlantingSection.Setting(
-                tree, Optional.of(Shipped.stock(stock)), texture, Footing.GRADE, chosen, Optional.empty(), 42));
+                tree,
+                Optional.of(Shipped.stock(stock)),
+                PlantingSection.Soil.untested(texture),
+                Footing.GRADE,
+                chosen,
+                Optional.empty(),
+                42));
     }
 
     @Test
