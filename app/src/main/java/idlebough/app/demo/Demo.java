@@ -22,6 +22,7 @@ import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.planting.UnionMeasure;
+import idlebough.core.site.Footing;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import idlebough.core.winter.Watch;
@@ -112,10 +113,14 @@ public class Demo implements ApplicationRunner {
         load(scope, DemoStations.RISE, LocalDate.of(2026, 11, 22));
         make(scope, "Two old trees", now -> {
             List<Edit> old = new ArrayList<>();
-            old(old, new PegRow(RowKey.fresh(scope.orchard()), "Old 1", 9, 46), 1988, "apple-northern-spy/antonovka");
             old(
                     old,
-                    new PegRow(RowKey.fresh(scope.orchard()), "Old 2", 70, 40),
+                    new PegRow(RowKey.fresh(scope.orchard()), "Old 1", 9, 46, true),
+                    1988,
+                    "apple-northern-spy/antonovka");
+            old(
+                    old,
+                    new PegRow(RowKey.fresh(scope.orchard()), "Old 2", 70, 40, true),
                     1994,
                     "pear-winter-nelis/pear-seedling");
             return old;
@@ -230,18 +235,22 @@ public class Demo implements ApplicationRunner {
                 "jplum-santa-rosa/st-julien/1");
         choose(scope, wanted);
         set(scope, Map.of("plantingDate", LocalDate.of(2027, 9, 11), "margin", 1.5, "alley", 1.0));
-        double[][] places = {{2.2, 13.6}, {5.6, 13.7}, {8.9, 13.5}, {2.6, 8.0}, {8.6, 2.2}, {8.2, 8.2}};
+        double[][] places = {{2.3, 13.6}, {5.6, 13.7}, {8.9, 13.5}, {3.1, 8.0}, {8.2, 8.2}, {8.2, 3.2}};
         make(scope, "Placed six trees", now -> {
             List<Edit> all = new ArrayList<>();
             for (int i = 0; i < places.length; i++) {
-                PegRow peg = new PegRow(RowKey.fresh(scope.orchard()), "T" + (i + 1), places[i][0], places[i][1]);
+                PegRow peg = new PegRow(RowKey.fresh(scope.orchard()), "T" + (i + 1), places[i][0], places[i][1], true);
                 ChoiceRow choice =
                         now.rows().choiceOf(wanted.get(i).split("/")[0]).orElseThrow();
                 TreeRow tree = LayoutFill.planned(now, peg, choice);
                 all.add(Edit.add(peg));
                 all.add(Edit.add(tree));
+                // The plum is left on the grade: what the clay says of it is shown.
+                if (i < places.length - 1) {
+                    all.add(Edit.change(tree, now.revision(), Map.of("footing", Footing.DRAINED)));
+                }
                 if (i < 3) {
-                    all.add(Edit.change(tree, now.revision(), Map.of("unionAboveFlare", 0.16)));
+                    all.add(Edit.change(tree, now.revision(), Map.of("unionAboveFlare", 0.13)));
                 }
             }
             return all;

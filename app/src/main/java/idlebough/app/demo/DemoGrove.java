@@ -119,7 +119,8 @@ class DemoGrove {
                 RowKey.fresh(orchard),
                 tree.label(),
                 tree.place().x(),
-                tree.place().y());
+                tree.place().y(),
+                false);
         into.add(Edit.add(peg));
         into.add(Edit.add(new TreeRow(
                 new RowKey(Ids.next(), orchard, 0, false),

@@ -83,7 +83,7 @@ final class DemoSites {
         site.draw(Kind.WALL, "North wall", "0 16;11 16", 1.5, null, null, Material.MASONRY);
         site.draw(Kind.WALL, "East wall", "11 16;11 0", 1.9, null, null, Material.MASONRY);
         site.draw(Kind.GATE, "Gate", "10.2 16", null, null, null, null);
-        site.draw(Kind.BURIED, "Sewer", "0.9 -1;0.9 17", null, null, null, null);
+        site.draw(Kind.BURIED, "Sewer", "-2.8 -1;-2.8 17", null, null, null, null);
         site.draw(Kind.TREE, "Neighbour’s tree", "-4.5 11", 8.0, null, 5.0, null);
         site.draw(Kind.WINDOW, "Neighbour’s window", "13 9", null, null, null, null);
         site.draw(Kind.WELL, "Tap", "10.4 0.6", null, null, null, null);

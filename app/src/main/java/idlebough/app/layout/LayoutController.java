@@ -34,9 +34,11 @@ import idlebough.core.site.Point;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -70,7 +72,8 @@ public class LayoutController {
             Reader say,
             Model model,
             @RequestParam(required = false) String tree,
-            @RequestParam(defaultValue = FIRST_YEAR_SHOWN) int year) {
+            @RequestParam(defaultValue = FIRST_YEAR_SHOWN) int year,
+            @RequestParam(name = "short", defaultValue = "false") boolean shortOf) {
         PlanView plan = pages.open(model, scope, StagePage.LAYOUT);
         page(model, plan, say, tree, Math.max(0, Math.min(LAST_YEAR, year)));
         SettingsRow.RowsOfTrees rows = plan.rows().settings().rows();
@@ -81,6 +84,13 @@ public class LayoutController {
                         .put("margin", rows.margin(), Quantity.LENGTH)
                         .put("alley", rows.alley(), Quantity.LENGTH)
                         .put("bearing", rows.bearing(), Quantity.BEARING));
+        model.addAttribute(
+                "shortTold",
+                shortOf && plan.plot() != null
+                        ? LayoutFill.of(plan.stored(), LayoutFill.wish(rows)).told().stream()
+                                .map(say::of)
+                                .collect(Collectors.joining(" "))
+                        : null);
         return "layout/layout";
     }
 
@@ -92,12 +102,22 @@ public class LayoutController {
             model.addAttribute("marks", GroundDrawing.of(plan, sheet, say));
             model.addAttribute("drawing", LayoutDrawing.of(plan, sheet, picked, year));
         }
-        model.addAttribute(
-                "inRow",
-                PlotFill.inRow(
-                        plan.evaluation().varieties().choices(),
-                        plan.evaluation().rootstocks()));
+        model.addAttribute("inRow", spacing(plan, say));
         model.addAttribute("patterns", RowFill.Pattern.values());
+    }
+
+    private static String spacing(PlanView plan, Reader say) {
+        DoubleSummaryStatistics widths = PlotFill.inRow(
+                plan.evaluation().varieties().choices(), plan.evaluation().rootstocks());
+        String own = widths.getCount() == 0
+                ? ""
+                : "Each variety stands at its own width, "
+                        + (widths.getMax() - widths.getMin() < 0.05
+                                ? say.length(widths.getMax())
+                                : say.length(widths.getMin()) + " to " + say.length(widths.getMax()))
+                        + ". ";
+        return own + "Trees in the ground and those that you set by hand keep their places; the other planned ones are"
+                + " laid out anew.";
     }
 
     /** The left page: what follows a drag. */
@@ -214,7 +234,7 @@ public class LayoutController {
         edits.apply(
                 scope,
                 stamp.change("Moved " + moved.label()),
-                now -> List.of(Edit.change(moved.peg(), stamp.revision(), Map.of("x", x, "y", y))));
+                now -> List.of(Edit.change(moved.peg(), stamp.revision(), Map.of("x", x, "y", y, "byHand", true))));
         return "redirect:/orchards/" + scope.orchard() + "/layout?tree=" + tree + "&year=" + year;
     }
 
@@ -236,7 +256,7 @@ public class LayoutController {
             PlotFill.Wish wish = new PlotFill.Wish(pattern, margin, alley, Optional.ofNullable(bearing));
             int[] left = {0};
             edits.apply(scope, stamp.change("Filled the plot"), now -> filled(now, wish, stamp.revision(), left));
-            return "redirect:/orchards/" + scope.orchard() + "/layout" + (left[0] > 0 ? "?short=" + left[0] : "");
+            return "redirect:/orchards/" + scope.orchard() + "/layout" + (left[0] > 0 ? "?short=true" : "");
         }
         PlanView again = pages.open(model, scope, StagePage.LAYOUT);
         page(model, again, say, null, Integer.parseInt(FIRST_YEAR_SHOWN));

@@ -9,18 +9,22 @@ import idlebough.app.store.SettingsRow;
 import idlebough.app.store.TreeRow;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.crop.Variety;
-import idlebough.core.layout.PlannedTree;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
 import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
 import idlebough.core.orchard.Evaluation;
+import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Takes away the trees still only planned and places the chosen ones anew, as edits of one change. */
 public final class LayoutFill {
@@ -35,10 +39,15 @@ public final class LayoutFill {
     /** @param plan with a boundary */
     public static LayoutFill of(Plan plan, PlotFill.Wish wish) {
         Evaluation evaluation = plan.evaluation();
-        List<PlannedTree> standing = evaluation.stands().stream()
-                .filter(stand -> stand.tree().life().state() != Tree.State.PLANNED)
-                .map(stand -> evaluation.layout().tree(stand.id()))
+        Set<String> replaced = plan.rows().trees().stream()
+                .filter(tree -> isReplaced(plan, tree))
+                .map(TreeRow::id)
+                .collect(Collectors.toSet());
+        List<Stand> kept = evaluation.stands().stream()
+                .filter(stand -> !replaced.contains(stand.id()))
                 .toList();
+        Map<String, Integer> placedOf = new HashMap<>();
+        kept.forEach(stand -> stand.tree().choice().ifPresent(choice -> placedOf.merge(choice, 1, Integer::sum)));
         return new LayoutFill(
                 plan,
                 PlotFill.of(
@@ -46,8 +55,18 @@ public final class LayoutFill {
                         wish,
                         evaluation.varieties().choices(),
                         evaluation.rootstocks(),
-                        standing,
+                        new PlotFill.Standing(
+                                kept.stream()
+                                        .map(stand -> evaluation.layout().tree(stand.id()))
+                                        .toList(),
+                                placedOf),
                         evaluation.site().terrain().features()));
+    }
+
+    /** Whether a filling takes a tree away: it is only planned, and its place was not set by hand. */
+    private static boolean isReplaced(Plan plan, TreeRow tree) {
+        return tree.life().state() == Tree.State.PLANNED
+                && plan.rows().peg(tree.pegId()).map(peg -> !peg.byHand()).orElse(true);
     }
 
     public static PlotFill.Wish wish(SettingsRow.RowsOfTrees rows) {
@@ -63,12 +82,29 @@ public final class LayoutFill {
         return fill.wanted() - fill.placed().size();
     }
 
+    /** How many found a place and what the others want for; empty where all found one. */
+    public List<Phrase> told() {
+        if (left() == 0) {
+            return List.of();
+        }
+        List<Phrase> told = new ArrayList<>();
+        told.add(Phrase.of("{} of {} found a place.", Amount.count(placed()), Amount.count(fill.wanted())));
+        fill.costs()
+                .forEach(cost ->
+                        told.add(Phrase.of("Without {} {} more would.", cost.what(), Amount.count(cost.trees()))));
+        told.add(
+                fill.costs().isEmpty()
+                        ? Phrase.of("The plot is full: choose fewer trees, or smaller stocks.")
+                        : Phrase.of("Else choose fewer trees, or smaller stocks."));
+        return told;
+    }
+
     /** @param base the revision from which the page was made */
     public List<Edit> edits(long base) {
         List<Edit> edits = new ArrayList<>();
         Set<String> freed = new HashSet<>();
         for (TreeRow tree : plan.rows().trees()) {
-            if (tree.life().state() == Tree.State.PLANNED) {
+            if (isReplaced(plan, tree)) {
                 edits.add(Edit.remove(tree, base));
                 freed.add(tree.pegId());
             }
@@ -92,7 +128,8 @@ public final class LayoutFill {
                     RowKey.fresh(plan.head().id()),
                     label,
                     place.at().x(),
-                    place.at().y());
+                    place.at().y(),
+                    false);
             edits.add(Edit.add(peg));
             ChoiceRow choice = plan.rows().choice(placed.choice().id()).orElseThrow();
             edits.add(Edit.add(planned(plan, peg, choice)));

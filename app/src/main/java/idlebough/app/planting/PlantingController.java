@@ -91,7 +91,8 @@ public class PlantingController {
         section(model, plan, reader, picked, weeks);
         model.addAttribute(
                 "fields",
-                Fields.blank(reader.display()).put("day", earlier(plan.rows().settings().plantingDate(), today(plan))));
+                Fields.blank(reader.display())
+                        .put("day", earlier(plan.rows().settings().plantingDate(), today(plan))));
         return "planting/planting";
     }
 
@@ -139,7 +140,9 @@ public class PlantingController {
             return "No soil pit: loam is taken.";
         }
         return "Soil of pit " + tree.pit().label()
-                + (tree.stops().isEmpty() || tree.footing().raised() ? ", " + tree.footing().words() : "") + ".";
+                + (tree.stops().isEmpty() || tree.footing().raised()
+                        ? ", " + tree.footing().words()
+                        : "") + ".";
     }
 
     private static List<Offered> offered(PlanView plan, String tree) {
@@ -176,7 +179,12 @@ public class PlantingController {
                             Amount.fine(s.unionToday() - s.settlingLow().total())),
                     s::heightWorking));
         }
-        figures.add(Figure.of("flare", "Flare above the board", Amount.fine(s.raise()), s.raise() < 0 ? "below it" : "proud", s::raiseWorking));
+        figures.add(Figure.of(
+                "flare",
+                "Flare above the board",
+                Amount.fine(s.raise()),
+                s.raise() < 0 ? "below it" : "proud",
+                s::raiseWorking));
         if (tree.footing() != Footing.GRADE) {
             Mound mound = Mound.of(tree.footing().height());
             figures.add(new Figure(

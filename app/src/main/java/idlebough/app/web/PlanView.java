@@ -42,6 +42,11 @@ public final class PlanView {
         return new PlanView(plan, other);
     }
 
+    /** What it is a view of. */
+    public Plan stored() {
+        return plan;
+    }
+
     public Head head() {
         return plan.head();
     }

@@ -49,7 +49,7 @@ class ManyHandsTest {
                 .id();
         scope = new Scope(Running.bean(Founder.class).found(account, "Busy ground", 42, "UTC"), account);
         for (int i = 0; i < 5; i++) {
-            pegs.add(new PegRow(RowKey.fresh(scope.orchard()), "P" + i, i, 0));
+            pegs.add(new PegRow(RowKey.fresh(scope.orchard()), "P" + i, i, 0, false));
         }
         Running.bean(Edits.class)
                 .apply(

@@ -52,7 +52,7 @@ class EditsTest {
     }
 
     private PegRow peg(double x) {
-        return new PegRow(RowKey.fresh(scope.orchard()), "A1", x, 2);
+        return new PegRow(RowKey.fresh(scope.orchard()), "A1", x, 2, false);
     }
 
     private PitRow pit() {

@@ -206,6 +206,7 @@ public final class Catalogue {
                                     number(row, "f"),
                                     number(row, "f_low"),
                                     number(row, "f_high"),
+                                    byCrop(row.get("f_for")),
                                     number(row, "k"),
                                     Integer.parseInt(row.get("first_crop"))),
                             support(row.get("support")),
@@ -223,6 +224,16 @@ public final class Catalogue {
                             new Rootstock.Told(row.get("points"), Certainty.of(row.get("sure")))));
         }
         return Collections.unmodifiableMap(stocks);
+    }
+
+    /** “peach:0.75;apricot:0.75”. */
+    private static Map<String, Double> byCrop(String cell) {
+        Map<String, Double> factors = new LinkedHashMap<>();
+        for (String each : cell.isEmpty() ? new String[0] : cell.split(";")) {
+            String[] part = each.split(":");
+            factors.put(part[0], Double.valueOf(part[1]));
+        }
+        return Collections.unmodifiableMap(factors);
     }
 
     private static Rootstock.Support support(String letter) {

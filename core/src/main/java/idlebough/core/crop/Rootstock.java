@@ -1,6 +1,7 @@
 package idlebough.core.crop;
 
 import idlebough.core.judge.Certainty;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -25,10 +26,12 @@ public record Rootstock(
 
     /**
      * @param factor linear, on the crop's full size, with low and high
+     * @param own factors for single crops, by their keys, in place of the usual one
      * @param growth yearly rate of the monomolecular approach to full size
      * @param firstCrop year in the ground
      */
-    public record Vigour(double factor, double low, double high, double growth, int firstCrop) {}
+    public record Vigour(
+            double factor, double low, double high, Map<String, Double> own, double growth, int firstCrop) {}
 
     /** Each from 0 poor to 3 good. */
     public record Tolerance(int wet, int drought, int cold, int lime, int salt) {}
@@ -69,6 +72,11 @@ public record Rootstock(
 
     public double factor() {
         return vigour.factor();
+    }
+
+    /** Linear, on the full size of a crop. */
+    public double factor(Crop crop) {
+        return vigour.own().getOrDefault(crop.key(), vigour.factor());
     }
 
     public int firstCrop() {

@@ -60,8 +60,9 @@ public record Finding(
             return worst;
         }
         Together of = worst.together.orElseThrow();
-        List<String> names =
-                same.stream().map(finding -> finding.together.orElseThrow().name()).toList();
+        List<String> names = same.stream()
+                .map(finding -> finding.together.orElseThrow().name())
+                .toList();
         return new Finding(
                 worst.rule,
                 worst.subject,

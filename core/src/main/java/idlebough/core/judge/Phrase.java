@@ -2,6 +2,7 @@ package idlebough.core.judge;
 
 import idlebough.core.measure.Display;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -23,6 +24,16 @@ public record Phrase(String pattern, List<Object> arguments) {
             from = at + 2;
         }
         return words.append(pattern.substring(from)).toString();
+    }
+
+    /** The same as the beginning of a sentence: a name in front is capitalised. */
+    public Phrase capital() {
+        if (!pattern.startsWith("{}") || !(arguments.get(0) instanceof String first) || first.isEmpty()) {
+            return this;
+        }
+        List<Object> with = new ArrayList<>(arguments);
+        with.set(0, Character.toUpperCase(first.charAt(0)) + first.substring(1));
+        return new Phrase(pattern, List.copyOf(with));
     }
 
     private static String word(Object argument, Display display) {

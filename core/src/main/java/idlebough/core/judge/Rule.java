@@ -8,7 +8,7 @@ import java.util.Optional;
 /**
  * One rule of judgement: its id {@code room.what}, and its sentences {@code what.sound}, {@code what.doubtful}, {@code
  * what.stop} and {@code what.reason} in the room's {@code sentences.properties}. A reason may have variants, {@code
- * what.reason.variant}.
+ * what.reason.variant}, and one of its own where all is well, {@code what.reason.sound}.
  *
  * @param id stable; a test carries the same
  */
@@ -100,12 +100,25 @@ public record Rule(String id) {
                     rule,
                     subject,
                     standing,
-                    sentences.say(sentences.has(headline + variant) ? headline + variant : headline, arguments),
-                    sentences.say(sentences.has(reason + variant) ? reason + variant : reason, arguments),
+                    sentences
+                            .say(sentences.has(headline + variant) ? headline + variant : headline, arguments)
+                            .capital(),
+                    sentences
+                            .say(reasonKey(sentences, reason, standing), arguments)
+                            .capital(),
                     held,
                     remedies,
                     source,
                     together(sentences, headline));
+        }
+
+        /** Where all is well its own, if there is one; else the variant's, else the usual one. */
+        private String reasonKey(Sentences sentences, String reason, Standing standing) {
+            String sound = reason + ".sound";
+            if (standing == Standing.SOUND && sentences.has(sound)) {
+                return sound;
+            }
+            return sentences.has(reason + variant) ? reason + variant : reason;
         }
 
         private Optional<Together> together(Sentences sentences, String headline) {
@@ -115,7 +128,7 @@ public record Rule(String id) {
             return sentences.has(sentence)
                     ? Optional.of(new Together(
                             rule.id() + " " + headline + variant + " " + by,
-                            String.valueOf(arguments.get("tree")),
+                            String.valueOf(arguments.getOrDefault("peg", arguments.get("tree"))),
                             sentence,
                             Map.copyOf(arguments)))
                     : Optional.empty();

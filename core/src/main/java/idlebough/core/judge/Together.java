@@ -20,7 +20,7 @@ public record Together(String key, String name, String sentence, Map<String, Obj
         Map<String, Object> all = new HashMap<>(arguments);
         all.put("trees", listed(names));
         all.put("number", Amount.count(names.size()));
-        return Sentences.of(room).say(sentence, all);
+        return Sentences.of(room).say(sentence, all).capital();
     }
 
     /** “B2, B3 and B4”, or the first few “and 19 more”. */

@@ -10,6 +10,7 @@ import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
 import idlebough.core.site.Point;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How far a tree of a size must stand from what stands, hangs and lies on the ground. The judge of places and the
@@ -20,20 +21,47 @@ public final class Clearance {
     private static final RuleTable TABLE = RuleTable.of("layout");
     private static final double READING = TABLE.value("place-reading");
 
+    private static final Set<String> THIRSTY = Set.of("fig", "walnut", "mulberry");
+    private static final Set<String> OFF_FOUNDATIONS = Set.of("fig", "walnut", "pecan");
+    private static final String FIG = "fig";
+    private static final double HALF = 0.5;
+
     private Clearance() {}
 
+    /**
+     * A tree as far as it matters here.
+     *
+     * @param crop its key
+     * @param size full grown
+     */
+    public record Grown(String crop, TreeSize size) {
+        public static Grown of(PlannedTree tree) {
+            return new Grown(tree.variety().crop().key(), tree.size());
+        }
+    }
+
     /** What is wanted from a feature, m from the stem; empty where nothing is asked. */
-    public static Optional<Limit> wanted(TreeSize size, Feature feature) {
-        double half = size.spread() * TABLE.value("clearance.building");
+    public static Optional<Limit> wanted(Grown tree, Feature feature) {
+        TreeSize size = tree.size();
+        double half = size.spread() * HALF;
         return switch (feature.kind()) {
             case OVERHEAD ->
                 size.height() + feature.keepsClear() > feature.stands()
                         ? limit("overhead", size.spread() * TABLE.value("clearance.overhead") + feature.keepsClear())
                         : Optional.empty();
             case BURIED -> limit("buried", feature.keepsClear());
-            case DRAIN_FIELD -> limit("drain-field", feature.keepsClear());
-            case BUILDING -> limit("building", half);
-            case WALL, FENCE, HEDGE -> limit("barrier", TABLE.value("clearance.barrier"));
+            case DRAIN_FIELD ->
+                THIRSTY.contains(tree.crop())
+                        ? limit("thirsty", Math.max(TABLE.value("clearance.thirsty"), feature.keepsClear()))
+                        : limit("drain-field", Math.max(feature.keepsClear(), size.height()));
+            case BUILDING ->
+                OFF_FOUNDATIONS.contains(tree.crop())
+                        ? limit("foundation", TABLE.value("clearance.foundation"))
+                        : limit("building", half + TABLE.value("clearance.building"));
+            case WALL, FENCE, HEDGE ->
+                tree.crop().equals(FIG)
+                        ? limit("barrier.kept", TABLE.value("clearance.barrier.kept") + feature.thick() * HALF)
+                        : limit("barrier", half + TABLE.value("clearance.barrier") + feature.thick() * HALF);
             case WET -> limit("wet", TABLE.value("clearance.wet"));
             case TREE ->
                 limit(
@@ -55,25 +83,33 @@ public final class Clearance {
 
     /** How far from a place a feature can matter at most, m. */
     static double reach(TreeSize size, FeatureIndex features) {
-        return 1.5 * (size.spread() + features.widest()) + 2;
+        return Math.max(
+                TABLE.value("clearance.thirsty"),
+                1.5 * (Math.max(size.spread(), size.height()) + features.widest()) + 2);
     }
 
     /**
-     * Whether the program may choose a place for a tree of a size: clearly sound for the judge, and off beds and paths
-     * too.
+     * What keeps the program from choosing a place, the first that is met; empty where it is clearly sound for the judge
+     * and off beds and paths too.
      */
-    public static boolean clear(Point at, TreeSize size, FeatureIndex features) {
-        return features.near(at, reach(size, features)).stream().allMatch(placed -> {
-            double off = placed.distance(at);
-            Feature feature = placed.feature();
-            return switch (feature.kind()) {
-                case BEDS -> off >= size.spread() * TABLE.value("clearance.beds");
-                case PATH -> off >= TABLE.value("clearance.path") + feature.thick() / 2;
-                default ->
-                    wanted(size, feature)
-                            .map(limit -> Standing.of(measured(off), limit) == Standing.SOUND)
-                            .orElse(true);
-            };
-        });
+    static Optional<Feature> blocking(Point at, Grown tree, FeatureIndex features) {
+        TreeSize size = tree.size();
+        return features.near(at, reach(size, features)).stream()
+                .filter(placed -> !clears(placed, at, tree))
+                .map(FeatureIndex.Placed::feature)
+                .findFirst();
+    }
+
+    private static boolean clears(FeatureIndex.Placed placed, Point at, Grown tree) {
+        double off = placed.distance(at);
+        Feature feature = placed.feature();
+        return switch (feature.kind()) {
+            case BEDS -> off >= tree.size().spread() * TABLE.value("clearance.beds");
+            case PATH -> off >= TABLE.value("clearance.path") + feature.thick() / 2;
+            default ->
+                wanted(tree, feature)
+                        .map(limit -> Standing.of(measured(off), limit) == Standing.SOUND)
+                        .orElse(true);
+        };
     }
 }

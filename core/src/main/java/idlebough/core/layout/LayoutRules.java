@@ -48,6 +48,8 @@ public final class LayoutRules {
     private static final double SCREEN = RuleTable.of("variety").value("screen");
     /** Steps in which a place inside the plot is looked for on the way to its middle. */
     private static final int STEPS = 100;
+    /** Nearer to a line than this there is no side to move to, m. */
+    private static final double NO_DIRECTION = 0.01;
 
     private LayoutRules() {}
 
@@ -70,7 +72,7 @@ public final class LayoutRules {
                     tree.id(),
                     to));
         }
-        remedies.add(smallerStock(tree));
+        smallerStock(tree).ifPresent(remedies::add);
         return CROWDED.about(tree.subject())
                 .with("tree", tree.label())
                 .with("other", other.label())
@@ -148,22 +150,35 @@ public final class LayoutRules {
     public static List<Finding> clearances(PlannedTree tree, FeatureIndex features) {
         List<Finding> findings = new ArrayList<>();
         for (FeatureIndex.Placed placed : features.near(tree.place(), Clearance.reach(tree.size(), features))) {
-            Clearance.wanted(tree.size(), placed.feature())
-                    .map(limit ->
-                            clearance(tree, placed.feature(), Clearance.measured(placed.distance(tree.place())), limit))
+            Clearance.wanted(Clearance.Grown.of(tree), placed.feature())
+                    .map(limit -> clearance(tree, placed, Clearance.measured(placed.distance(tree.place())), limit))
                     .filter(finding -> !finding.isSound())
                     .ifPresent(findings::add);
         }
         return findings;
     }
 
-    private static Finding clearance(PlannedTree tree, Feature feature, Measured off, Limit limit) {
+    private static Finding clearance(PlannedTree tree, FeatureIndex.Placed placed, Measured off, Limit limit) {
+        Feature feature = placed.feature();
         String name = feature.name().isBlank() ? feature.kind().words() : feature.name();
+        List<Remedy> remedies = new ArrayList<>();
+        awayFrom(tree, placed, limit.value() + limit.halfWidth() + off.halfWidth())
+                .ifPresent(remedies::add);
+        // A smaller tree mends what a crown reaches; a service, a foundation or a wet spot it does not.
+        boolean byCrown = switch (feature.kind()) {
+            case OVERHEAD, BUILDING, TREE -> true;
+            default -> false;
+        };
+        if (byCrown) {
+            smallerStock(tree).ifPresent(remedies::add);
+        }
         Rule.Draft draft = (feature.kind() == Feature.Kind.OVERHEAD ? OVERHEAD : CLEARANCE)
                 .about(tree.subject())
                 .with("tree", tree.label())
                 .with("feature", name)
-                .remedies(List.of(smallerStock(tree)));
+                .with("half", Amount.metres(tree.size().spread() / 2))
+                .together(feature.id())
+                .remedies(remedies);
         return switch (feature.kind()) {
             case OVERHEAD ->
                 draft.with("height", Amount.metres(tree.size().height()))
@@ -176,6 +191,25 @@ public final class LayoutRules {
             case TREE -> draft.variant("tree").judge(off, limit);
             default -> draft.variant("barrier").judge(off, limit);
         };
+    }
+
+    /** Straight away from a feature, as far as is wanted of it. */
+    private static Optional<Remedy> awayFrom(PlannedTree tree, FeatureIndex.Placed placed, double wanted) {
+        Point at = tree.place();
+        Point near = placed.edgeNearest(at);
+        double dx = at.x() - near.x();
+        double dy = at.y() - near.y();
+        double off = Math.hypot(dx, dy);
+        if (off < NO_DIRECTION) {
+            return Optional.empty();
+        }
+        boolean inside = placed.distance(at) == 0;
+        double to = inside ? -wanted : wanted;
+        Point target = new Point(near.x() + dx / off * to, near.y() + dy / off * to);
+        return Optional.of(new LayoutRemedy.MoveTree(
+                WORDS.say("remedy.move-away", Map.of("tree", tree.label(), "by", Amount.metres(at.distance(target)))),
+                tree.id(),
+                target));
     }
 
     /**
@@ -205,7 +239,10 @@ public final class LayoutRules {
                         TABLE.limit("cold-place", tree.variety().coldCelsius(), TEMPERATURE, Limit.Side.AT_LEAST)));
     }
 
-    private static Remedy smallerStock(PlannedTree tree) {
-        return new RootstockRemedy.SeeStocks(WORDS.say("remedy.smaller", Map.of()), tree.subject());
+    /** Empty on own roots: there is no smaller stock. */
+    private static Optional<Remedy> smallerStock(PlannedTree tree) {
+        return tree.ownRooted()
+                ? Optional.empty()
+                : Optional.of(new RootstockRemedy.SeeStocks(WORDS.say("remedy.smaller", Map.of()), tree.subject()));
     }
 }

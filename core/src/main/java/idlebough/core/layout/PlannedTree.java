@@ -1,5 +1,6 @@
 package idlebough.core.layout;
 
+import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
 import idlebough.core.rootstock.TreeSize;
@@ -13,10 +14,18 @@ import java.time.temporal.ChronoUnit;
  *
  * @param size full grown
  * @param rate yearly approach to full size
+ * @param ownRooted whether there is no stock that could be smaller
  * @param age years in the ground at the planting date of the plan; 0 for those to be planted, more for old ones
  */
 public record PlannedTree(
-        Subject subject, String label, Variety variety, Point place, TreeSize size, double rate, double age) {
+        Subject subject,
+        String label,
+        Variety variety,
+        Point place,
+        TreeSize size,
+        double rate,
+        boolean ownRooted,
+        double age) {
     private static final double DAYS_A_YEAR = 365.25;
 
     /** @param planting date of the plan */
@@ -33,6 +42,7 @@ public record PlannedTree(
                 stand.place(),
                 TreeSize.of(stand.variety(), stand.stock()),
                 TreeSize.growth(stand.stock()),
+                stand.stock().map(Rootstock::ownRooted).orElse(false),
                 age);
     }
 

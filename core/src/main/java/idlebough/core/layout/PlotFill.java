@@ -1,26 +1,35 @@
 package idlebough.core.layout;
 
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
 import idlebough.core.rootstock.RootstockStage;
 import idlebough.core.rootstock.TreeSize;
+import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
-import idlebough.core.site.PlaceIndex;
 import idlebough.core.site.Plot;
 import idlebough.core.variety.Choice;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * A plot filled with the chosen trees, row by row. Varieties alternate along the rows, so that partners stand near each
- * other; trees in the ground keep their place and their room. Every place is one that {@link LayoutRules} find sound.
+ * A plot filled with the chosen trees, row by row. Each variety has its own pitch: what is of one width stands on a
+ * lattice, what is not in rows of its neighbours' half widths. Varieties of like size alternate along the rows, so that
+ * partners stand near each other; trees that keep their place keep their room. Every place is one that {@link
+ * LayoutRules} find sound.
  *
  * @param placed in the order of the rows
  * @param wanted how many trees there were to place
+ * @param costs which rule cost how many places; empty where all were placed
  */
-public record PlotFill(List<Placed> placed, int wanted) {
-    private static final double NO_CHOICE = 5;
+public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
+    private static final double SAME_WIDTH = 0.05;
+    /** Widths within this of each other are of like size. */
+    private static final double LIKE = 1.15;
 
     /**
      * How it is to be filled.
@@ -34,89 +43,113 @@ public record PlotFill(List<Placed> placed, int wanted) {
     /** A tree of a choice at a place. */
     public record Placed(Choice choice, RowFill.Place place) {}
 
-    /** @param standing trees that keep their place */
+    /**
+     * @param what in words, as the subject of “costs”
+     * @param trees that would find a place without it
+     */
+    public record Cost(Phrase what, int trees) {}
+
+    /**
+     * What is there already.
+     *
+     * @param kept trees that keep their place
+     * @param placedOf how many of each choice's trees are among them, by its id
+     */
+    public record Standing(List<PlannedTree> kept, Map<String, Integer> placedOf) {}
+
     public static PlotFill of(
             Plot plot,
             Wish wish,
             List<Choice> choices,
             RootstockStage stocks,
-            List<PlannedTree> standing,
+            Standing standing,
             FeatureIndex features) {
-        double inRow = inRow(choices, stocks);
-        TreeSize size = new TreeSize(
-                inRow,
-                choices.stream().mapToDouble(c -> stocks.size(c).height()).max().orElse(0));
-        List<RowFill.Place> free = RowFill.best(
-                        plot,
-                        Math.max(wish.margin(), LayoutRules.fromBoundary(inRow)),
-                        wish.bearing().orElseGet(plot::longestSideBearing),
-                        wish.pattern(),
-                        inRow,
-                        pitch(wish, inRow))
-                .stream()
-                .filter(new Room(standing, inRow)::isLeft)
-                .filter(place -> Clearance.clear(place.at(), size, features))
-                .toList();
-        List<Choice> order = inTurn(choices);
-        List<Placed> placed = new ArrayList<>();
-        for (int i = 0; i < Math.min(order.size(), free.size()); i++) {
-            placed.add(new Placed(order.get(i), free.get(i)));
-        }
-        return new PlotFill(List.copyOf(placed), order.size());
+        List<FillSpace.Seat> seats = seats(choices, stocks, standing);
+        FillSpace space = FillSpace.of(plot, wish, standing.kept(), features);
+        List<Placed> placed = placed(space, seats);
+        return new PlotFill(
+                placed, seats.size(), placed.size() == seats.size() ? List.of() : costs(space, seats, placed.size()));
     }
 
-    /** The spacing that the widest of the chosen trees asks for, m. */
-    public static double inRow(List<Choice> choices, RootstockStage stocks) {
+    private static List<Placed> placed(FillSpace space, List<FillSpace.Seat> seats) {
+        if (seats.isEmpty()) {
+            return List.of();
+        }
+        double widest = widest(seats);
+        boolean uniform = seats.stream().allMatch(seat -> widest - seat.spread() < SAME_WIDTH);
+        return uniform ? space.lattice(seats, widest) : space.rows(seats);
+    }
+
+    /** What each rule costs: how many more find a place without it. */
+    private static List<Cost> costs(FillSpace space, List<FillSpace.Seat> seats, int placed) {
+        List<Cost> costs = new ArrayList<>();
+        cost(Phrase.of("the distance from the boundary"), space.withoutMargin(), seats, placed)
+                .ifPresent(costs::add);
+        cost(Phrase.of("room for the trees that keep their place"), space.withoutStanding(), seats, placed)
+                .ifPresent(costs::add);
+        if (space.wish().alley() > 0) {
+            cost(Phrase.of("the alley of {}", Amount.metres(space.wish().alley())), space.withoutAlley(), seats, placed)
+                    .ifPresent(costs::add);
+        }
+        for (Feature feature : space.blocking(seats)) {
+            String name = feature.name().isBlank() ? "the " + feature.kind().words() : "“" + feature.name() + "”";
+            cost(Phrase.of("{}", name), space.without(feature), seats, placed).ifPresent(costs::add);
+        }
+        costs.sort(Comparator.comparingInt(Cost::trees).reversed());
+        return List.copyOf(costs);
+    }
+
+    private static Optional<Cost> cost(Phrase what, FillSpace without, List<FillSpace.Seat> seats, int placed) {
+        int more = placed(without, seats).size() - placed;
+        return more > 0 ? Optional.of(new Cost(what, more)) : Optional.empty();
+    }
+
+    /** The widths at which the chosen trees stand in the row, m. */
+    public static DoubleSummaryStatistics inRow(List<Choice> choices, RootstockStage stocks) {
         return choices.stream()
                 .mapToDouble(choice -> stocks.size(choice).spread())
-                .max()
-                .orElse(NO_CHOICE);
+                .summaryStatistics();
     }
 
-    /** Rows stand a crown and the alley apart; without an alley a triangle closes up to equal sides. */
-    private static double pitch(Wish wish, double inRow) {
-        boolean closed = wish.pattern() == RowFill.Pattern.TRIANGLE && wish.alley() == 0;
-        return closed ? RowFill.hexPitch(inRow) : inRow + wish.alley();
+    private static double widest(List<FillSpace.Seat> seats) {
+        return seats.stream().mapToDouble(FillSpace.Seat::spread).max().orElseThrow();
     }
 
-    /** Whether standing trees leave room for another. */
-    private static final class Room {
-        private final PlaceIndex<PlannedTree> standing;
-        private final double widest;
-        private final double spread;
-
-        Room(List<PlannedTree> standing, double spread) {
-            this.standing = PlaceIndex.of(standing, PlannedTree::place);
-            this.spread = spread;
-            widest = standing.stream()
-                    .mapToDouble(tree -> tree.size().spread())
-                    .max()
-                    .orElse(0);
+    /** Every tree that has still to find a place, the widest first; among those of like size one of each by turns. */
+    private static List<FillSpace.Seat> seats(List<Choice> choices, RootstockStage stocks, Standing standing) {
+        List<FillSpace.Seat> of = new ArrayList<>();
+        for (Choice choice : choices) {
+            TreeSize size = stocks.size(choice);
+            of.add(new FillSpace.Seat(
+                    choice, new Clearance.Grown(stocks.variety(choice).crop().key(), size)));
         }
-
-        boolean isLeft(RowFill.Place place) {
-            return standing.nearest(
-                            place.at(),
-                            tree -> true,
-                            tree -> (widest - tree.size().spread()) / 2)
-                    .map(tree ->
-                            tree.place().distance(place.at()) >= (tree.size().spread() + spread) / 2)
-                    .orElse(true);
+        of.sort(Comparator.comparingDouble(FillSpace.Seat::spread).reversed());
+        List<FillSpace.Seat> seats = new ArrayList<>();
+        for (int from = 0; from < of.size(); ) {
+            int to = from;
+            while (to < of.size() && of.get(to).spread() * LIKE >= of.get(from).spread()) {
+                to++;
+            }
+            seats.addAll(inTurn(of.subList(from, to), standing));
+            from = to;
         }
+        return seats;
     }
 
-    /** One of each choice by turns, until all are placed. */
-    private static List<Choice> inTurn(List<Choice> choices) {
+    private static List<FillSpace.Seat> inTurn(List<FillSpace.Seat> alike, Standing standing) {
         Map<String, Integer> left = new HashMap<>();
-        choices.forEach(choice -> left.put(choice.id(), choice.wanted()));
-        List<Choice> order = new ArrayList<>();
+        alike.forEach(seat -> left.put(
+                seat.choice().id(),
+                seat.choice().wanted()
+                        - standing.placedOf().getOrDefault(seat.choice().id(), 0)));
+        List<FillSpace.Seat> order = new ArrayList<>();
         boolean any = true;
         while (any) {
             any = false;
-            for (Choice choice : choices) {
-                if (left.get(choice.id()) > 0) {
-                    left.merge(choice.id(), -1, Integer::sum);
-                    order.add(choice);
+            for (FillSpace.Seat seat : alike) {
+                if (left.get(seat.choice().id()) > 0) {
+                    left.merge(seat.choice().id(), -1, Integer::sum);
+                    order.add(seat);
                     any = true;
                 }
             }

@@ -4,6 +4,7 @@ import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * Places of a planting pattern inside a plot: a lattice through an anchor at a bearing, points kept when inside and at
@@ -88,24 +89,35 @@ public final class RowFill {
     }
 
     /**
-     * The fill that holds most trees among sixteen by sixteen positions of the lattice; the first of equals. With
-     * rows along the plot's
-     * longest side unless a bearing is given.
+     * The fill that holds most trees among so many by so many positions of the lattice, of those places that are free;
+     * the first of equals.
+     *
+     * @param steps positions each way
+     * @param free whether a place may be taken
      */
     public static List<Place> best(
-            Plot plot, double margin, double bearing, Pattern pattern, double inRow, double rowPitch) {
+            Plot plot,
+            double margin,
+            double bearing,
+            Pattern pattern,
+            double inRow,
+            double rowPitch,
+            int steps,
+            Predicate<Point> free) {
         List<Place> best = List.of();
         double angle = Math.toRadians(bearing);
-        for (int a = 0; a < 16; a++) {
-            for (int b = 0; b < 16; b++) {
-                double along = inRow * a / 16;
-                double across = rowPitch * b / 16;
+        for (int a = 0; a < steps; a++) {
+            for (int b = 0; b < steps; b++) {
+                double along = inRow * a / steps;
+                double across = rowPitch * b / steps;
                 Point anchor = new Point(
                         plot.corners().get(0).x() + along * Math.sin(angle) + across * Math.cos(angle),
                         plot.corners().get(0).y() + along * Math.cos(angle) - across * Math.sin(angle));
-                List<Place> found = lattice(plot, margin, anchor, bearing, pattern, inRow, rowPitch);
-                if (found.size() > best.size()) {
-                    best = found;
+                List<Place> all = lattice(plot, margin, anchor, bearing, pattern, inRow, rowPitch);
+                if (all.size() > best.size()) {
+                    List<Place> found =
+                            all.stream().filter(place -> free.test(place.at())).toList();
+                    best = found.size() > best.size() ? found : best;
                 }
             }
         }

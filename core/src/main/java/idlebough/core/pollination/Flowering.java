@@ -17,6 +17,12 @@ public record Flowering(Subject subject, String label, Variety variety, Optional
         return subject.id();
     }
 
+    /** Its label without the variety, for a tree with a place. */
+    String peg() {
+        int name = label.indexOf(" ‘");
+        return name < 0 ? label : label.substring(0, name);
+    }
+
     /** m; 0 when one of the two has no place yet. */
     public double distance(Flowering other) {
         return place.isEmpty() || other.place.isEmpty() ? 0 : place.get().distance(other.place.get());

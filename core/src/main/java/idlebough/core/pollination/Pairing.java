@@ -8,7 +8,7 @@ import java.util.Set;
  * What the pollen of one variety is worth to another, wherever the two stand. Directional: receiver ← partner.
  *
  * @param genes 1 full, 0.7 half, 0 none, 0.8 not known
- * @param pollen 1 when it has good pollen, else 0
+ * @param pollen 1 when it has good pollen, 0.3 of a sour cherry for a sweet one, 0 for none
  * @see PollenTable
  * @see PartnerScore
  */
@@ -18,7 +18,8 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
     private static final int MOST_PLOIDY = 3;
 
     private static final String AVOCADO = "avocado";
-    private static final Set<String> CHERRIES = Set.of("sour-cherry", "sweet-cherry");
+    private static final String SOUR = "sour-cherry";
+    private static final Set<String> CHERRIES = Set.of(SOUR, "sweet-cherry");
 
     public static Pairing of(Variety receiver, Variety partner) {
         CommonBloom bloom = receiver.bloomGroup() == 0
@@ -29,7 +30,16 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
                         receiver.bloomGroup(),
                         partner.bloomGroup(),
                         receiver.crop().bloomDays());
-        return new Pairing(bloom, genes(receiver, partner), partner.givesPollen() ? 1 : 0);
+        return new Pairing(bloom, genes(receiver, partner), pollen(receiver, partner));
+    }
+
+    private static double pollen(Variety receiver, Variety partner) {
+        if (!partner.givesPollen()) {
+            return 0;
+        }
+        boolean weak =
+                partner.crop().key().equals(SOUR) && !receiver.crop().key().equals(SOUR);
+        return weak ? TABLE.value("pollen.sour-on-sweet") : 1;
     }
 
     /** What is left of it before distance and reliability. */
@@ -82,6 +92,6 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
     }
 
     private static boolean serves(String donor, String receiver) {
-        return donor.equals(receiver) || donor.equals("sour-cherry") && receiver.equals("sweet-cherry");
+        return donor.equals(receiver) || donor.equals(SOUR) && receiver.equals("sweet-cherry");
     }
 }

@@ -46,6 +46,7 @@ public final class PartnerRules {
     private static Rule.Draft about(Rule rule, Flowering tree) {
         return rule.about(tree.subject())
                 .with("tree", tree.label())
+                .with("peg", tree.peg())
                 .with("variety", tree.variety().name())
                 .together(tree.variety().key())
                 .remedies(List.of(seeMending(tree)));

@@ -43,7 +43,7 @@ public record TreeSize(double spread, double height) {
         return of(
                 variety.crop().spreadMetres(),
                 variety.crop().heightMetres(),
-                stock.map(Rootstock::factor).orElse(1.0),
+                stock.map(chosen -> chosen.factor(variety.crop())).orElse(1.0),
                 variety.vigour(),
                 1,
                 1,
@@ -97,7 +97,7 @@ public record TreeSize(double spread, double height) {
                         Amount.metres(variety.crop().spreadMetres()))
                 .step(
                         "× {} for {} ({} to {})",
-                        Amount.of(stock.factor(), Quantity.SCORE),
+                        Amount.of(stock.factor(variety.crop()), Quantity.SCORE),
                         stock.name(),
                         Amount.of(stock.vigour().low(), Quantity.SCORE),
                         Amount.of(stock.vigour().high(), Quantity.SCORE))

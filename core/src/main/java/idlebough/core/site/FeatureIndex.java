@@ -3,9 +3,11 @@ package idlebough.core.site;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.index.strtree.STRtree;
+import org.locationtech.jts.operation.distance.DistanceOp;
 
 /** The features of a ground with their outlines made once, found by place through a JTS STR-tree. Thread-safe. */
 public final class FeatureIndex {
@@ -21,6 +23,13 @@ public final class FeatureIndex {
     public record Placed(Feature feature, Geometry geometry, int rank) {
         public double distance(Point place) {
             return geometry.distance(Shapes.point(place));
+        }
+
+        /** The point of its line, or of the edge of its area, that is nearest to a place. */
+        public Point edgeNearest(Point place) {
+            Geometry edge = geometry.getDimension() == 2 ? geometry.getBoundary() : geometry;
+            Coordinate near = DistanceOp.nearestPoints(edge, Shapes.point(place))[0];
+            return new Point(near.x, near.y);
         }
     }
 

@@ -440,7 +440,14 @@ class EdgesTest {
 
     private static PlannedTree planned(String id, double x) {
         return new PlannedTree(
-                Subject.tree(id), id, Shipped.variety("apple-cox"), new Point(x, 50), new TreeSize(SPREAD, 4), 0.3, 0);
+                Subject.tree(id),
+                id,
+                Shipped.variety("apple-cox"),
+                new Point(x, 50),
+                new TreeSize(SPREAD, 4),
+                0.3,
+                false,
+                0);
     }
 
     private static List<Finding> layout(String rule, double value, String with) {
@@ -470,6 +477,7 @@ class EdgesTest {
                             case "buried" -> Feature.Kind.BURIED;
                             case "building" -> Feature.Kind.BUILDING;
                             case "wet" -> Feature.Kind.WET;
+                            case "drain-field" -> Feature.Kind.DRAIN_FIELD;
                             default -> Feature.Kind.WALL;
                         },
                         value);

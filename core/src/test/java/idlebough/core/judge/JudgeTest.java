@@ -152,9 +152,17 @@ class JudgeTest {
         assertThat(two.count(Standing.DOUBTFUL)).isEqualTo(1);
         assertThat(two.doubts().get(0).headline().in(METRIC)).isEqualTo("Union not measured yet: B1 and B2.");
         assertThat(two.about(Subject.tree("t2")).get(0).headline().in(METRIC)).contains("B2");
-        assertThat(Findings.of(java.util.List.of(unmeasured)).doubts().get(0).headline().in(METRIC))
+        assertThat(Findings.of(java.util.List.of(unmeasured))
+                        .doubts()
+                        .get(0)
+                        .headline()
+                        .in(METRIC))
                 .isEqualTo("Union not measured yet: B1, B2, B3, B4, B5, B6 and 2 more.");
-        assertThat(Findings.of(java.util.List.of(unmeasured.subList(0, 1))).doubts().get(0).headline().in(METRIC))
+        assertThat(Findings.of(java.util.List.of(unmeasured.subList(0, 1)))
+                        .doubts()
+                        .get(0)
+                        .headline()
+                        .in(METRIC))
                 .isEqualTo("The union of B1 is not measured yet.");
     }
 

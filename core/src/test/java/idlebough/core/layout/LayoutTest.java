@@ -108,7 +108,7 @@ class LayoutTest {
     @Test
     void theFillKeepsSpacingAndMargin() {
         Plot plot = Plot.rectangle(40, 25);
-        List<RowFill.Place> places = RowFill.best(plot, 2.5, 90, RowFill.Pattern.SQUARE, 5, 5);
+        List<RowFill.Place> places = RowFill.best(plot, 2.5, 90, RowFill.Pattern.SQUARE, 5, 5, 16, place -> true);
         assertThat(places).as("40 × 25 m, setback 2.5, 5 m square").hasSize(40);
         assertThat(places).allMatch(place -> plot.distanceToBoundary(place.at()) >= 2.5 - 1e-6);
         assertThat(RowFill.label(0, 0)).isEqualTo("A1");

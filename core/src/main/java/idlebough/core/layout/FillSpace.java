@@ -1,0 +1,223 @@
+package idlebough.core.layout;
+
+import idlebough.core.site.Feature;
+import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.PlaceIndex;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
+import idlebough.core.variety.Choice;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * Where a plot lets trees stand: inside, off its boundary, clear of what is drawn on it and of the trees that keep their
+ * place. Each of these can be left out, to see what it costs.
+ *
+ * @see PlotFill
+ */
+final class FillSpace {
+    /** Steps in which a row is looked along where a place is not free, m. */
+    private static final double STEP = 0.25;
+
+    private static final int STARTS = 16;
+    private static final int LATTICES = 10;
+    private final Plot plot;
+    private final PlotFill.Wish wish;
+    private final boolean margin;
+    private final List<PlannedTree> standing;
+    private final PlaceIndex<PlannedTree> index;
+    private final double widestStanding;
+    private final FeatureIndex features;
+    private final Optional<String> leftOut;
+
+    /** A tree that wants a place. */
+    record Seat(Choice choice, Clearance.Grown tree) {
+        double spread() {
+            return tree.size().spread();
+        }
+    }
+
+    private FillSpace(
+            Plot plot,
+            PlotFill.Wish wish,
+            boolean margin,
+            List<PlannedTree> standing,
+            FeatureIndex features,
+            Optional<String> leftOut) {
+        this.plot = plot;
+        this.wish = wish;
+        this.margin = margin;
+        this.standing = standing;
+        this.features = features;
+        this.leftOut = leftOut;
+        index = PlaceIndex.of(standing, PlannedTree::place);
+        widestStanding = standing.stream()
+                .mapToDouble(tree -> tree.size().spread())
+                .max()
+                .orElse(0);
+    }
+
+    static FillSpace of(Plot plot, PlotFill.Wish wish, List<PlannedTree> standing, FeatureIndex features) {
+        return new FillSpace(plot, wish, true, standing, features, Optional.empty());
+    }
+
+    PlotFill.Wish wish() {
+        return wish;
+    }
+
+    FillSpace withoutMargin() {
+        return new FillSpace(plot, wish, false, standing, features, leftOut);
+    }
+
+    FillSpace withoutStanding() {
+        return new FillSpace(plot, wish, margin, List.of(), features, leftOut);
+    }
+
+    FillSpace withoutAlley() {
+        PlotFill.Wish close = new PlotFill.Wish(wish.pattern(), wish.margin(), 0, wish.bearing());
+        return new FillSpace(plot, close, margin, standing, features, leftOut);
+    }
+
+    FillSpace without(Feature feature) {
+        return new FillSpace(plot, wish, margin, standing, features, Optional.of(feature.id()));
+    }
+
+    private double bearing() {
+        return wish.bearing().orElseGet(plot::longestSideBearing);
+    }
+
+    private double fromBoundary(double spread) {
+        return margin ? Math.max(wish.margin(), LayoutRules.fromBoundary(spread)) : 0;
+    }
+
+    private boolean free(Point at, Seat seat) {
+        return plot.holds(at)
+                && plot.distanceToBoundary(at) >= fromBoundary(seat.spread())
+                && leavesRoom(at, seat)
+                && Clearance.blocking(at, seat.tree(), features)
+                        .filter(feature -> !leftOut.equals(Optional.of(feature.id())))
+                        .isEmpty();
+    }
+
+    /** Whether standing trees leave room for another. */
+    private boolean leavesRoom(Point at, Seat seat) {
+        return index.nearest(
+                        at, tree -> true, tree -> (widestStanding - tree.size().spread()) / 2)
+                .map(tree -> tree.place().distance(at) >= (tree.size().spread() + seat.spread()) / 2)
+                .orElse(true);
+    }
+
+    /** Features that keep a tree off some place of its lattice. */
+    List<Feature> blocking(List<Seat> seats) {
+        Seat widest = seats.get(0);
+        Map<String, Feature> found = new LinkedHashMap<>();
+        for (Point at : points(widest.spread())) {
+            Clearance.blocking(at, widest.tree(), features)
+                    .ifPresent(feature -> found.putIfAbsent(feature.id(), feature));
+        }
+        return List.copyOf(found.values());
+    }
+
+    private List<Point> points(double pitch) {
+        return RowFill.lattice(plot, 0, plot.corners().get(0), bearing(), RowFill.Pattern.SQUARE, pitch, pitch).stream()
+                .map(RowFill.Place::at)
+                .toList();
+    }
+
+    /** Trees of one width on a lattice. */
+    List<PlotFill.Placed> lattice(List<Seat> seats, double spread) {
+        boolean closed = wish.pattern() == RowFill.Pattern.TRIANGLE && wish.alley() == 0;
+        List<RowFill.Place> places = RowFill.best(
+                plot,
+                fromBoundary(spread),
+                bearing(),
+                wish.pattern(),
+                spread,
+                closed ? RowFill.hexPitch(spread) : spread + wish.alley(),
+                LATTICES,
+                place -> free(place, seats.get(0)));
+        List<PlotFill.Placed> placed = new ArrayList<>();
+        for (int i = 0; i < Math.min(seats.size(), places.size()); i++) {
+            placed.add(new PlotFill.Placed(seats.get(i).choice(), places.get(i)));
+        }
+        return placed;
+    }
+
+    /**
+     * Trees of several widths in rows: along a row the next stands as soon as half of both widths and the ground allow;
+     * the next row an alley beyond half of both rows' widest. Of sixteen places of the first row the one that places most
+     * trees, in fewest rows.
+     */
+    List<PlotFill.Placed> rows(List<Seat> seats) {
+        Axes axes = Axes.of(plot, bearing());
+        List<PlotFill.Placed> best = List.of();
+        for (int i = 0; i < STARTS; i++) {
+            double pitch = seats.get(0).spread() + wish.alley();
+            List<PlotFill.Placed> found = rows(seats, axes, axes.acrossLow() + pitch * i / STARTS);
+            best = found.size() > best.size() || found.size() == best.size() && rowsOf(found) < rowsOf(best)
+                    ? found
+                    : best;
+        }
+        return best;
+    }
+
+    private static int rowsOf(List<PlotFill.Placed> placed) {
+        return placed.isEmpty() ? 0 : placed.get(placed.size() - 1).place().row() + 1;
+    }
+
+    private List<PlotFill.Placed> rows(List<Seat> seats, Axes axes, double first) {
+        List<PlotFill.Placed> placed = new ArrayList<>();
+        int row = 0;
+        for (double across = first; across <= axes.acrossHigh() && placed.size() < seats.size(); ) {
+            int before = placed.size();
+            boolean shifted = wish.pattern() == RowFill.Pattern.TRIANGLE && row % 2 == 1;
+            double along = axes.alongLow() + (shifted ? seats.get(before).spread() / 2 : 0);
+            while (along <= axes.alongHigh() && placed.size() < seats.size()) {
+                Seat seat = seats.get(placed.size());
+                Point at = axes.at(along, across);
+                if (free(at, seat)) {
+                    placed.add(new PlotFill.Placed(seat.choice(), new RowFill.Place(row, placed.size() - before, at)));
+                    along += placed.size() < seats.size()
+                            ? (seat.spread() + seats.get(placed.size()).spread()) / 2
+                            : 0;
+                } else {
+                    along += STEP;
+                }
+            }
+            if (placed.size() == before) {
+                across += STEP;
+            } else if (placed.size() < seats.size()) {
+                double widest = seats.subList(before, placed.size()).stream()
+                        .mapToDouble(Seat::spread)
+                        .max()
+                        .orElseThrow();
+                across += (widest + seats.get(placed.size()).spread()) / 2 + wish.alley();
+                row++;
+            }
+        }
+        return placed;
+    }
+
+    /** The plot seen along its rows: how far it reaches along and across them, m. */
+    private record Axes(double bearing, double alongLow, double alongHigh, double acrossLow, double acrossHigh) {
+        static Axes of(Plot plot, double bearing) {
+            double angle = Math.toRadians(bearing);
+            var along = plot.corners().stream()
+                    .collect(Collectors.summarizingDouble(p -> p.x() * Math.sin(angle) + p.y() * Math.cos(angle)));
+            var across = plot.corners().stream()
+                    .collect(Collectors.summarizingDouble(p -> p.x() * Math.cos(angle) - p.y() * Math.sin(angle)));
+            return new Axes(bearing, along.getMin(), along.getMax(), across.getMin(), across.getMax());
+        }
+
+        Point at(double along, double across) {
+            double angle = Math.toRadians(bearing);
+            return new Point(
+                    along * Math.sin(angle) + across * Math.cos(angle),
+                    along * Math.cos(angle) - across * Math.sin(angle));
+        }
+    }
+}

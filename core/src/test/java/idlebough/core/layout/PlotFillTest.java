@@ -1,0 +1,171 @@
+package idlebough.core.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.Shipped;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.orchard.Orchard;
+import idlebough.core.rootstock.RootstockStage;
+import idlebough.core.rootstock.TreeSize;
+import idlebough.core.site.Feature;
+import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
+import idlebough.core.site.Site;
+import idlebough.core.variety.Choice;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Fills of plots: what the program places it never doubts, and what it does not place it gives its reasons for. */
+class PlotFillTest {
+    private static final PlotFill.Standing NOTHING = new PlotFill.Standing(List.of(), Map.of());
+
+    private static Choice choice(String id, String variety, String stock, int wanted) {
+        return new Choice(id, variety, Optional.of(stock), wanted);
+    }
+
+    private static RootstockStage stocks(List<Choice> choices) {
+        return Evaluation.of(Orchard.empty(44, LocalDate.of(2027, 3, 1))
+                        .with(Site.empty(44))
+                        .withChoices(choices))
+                .rootstocks();
+    }
+
+    private static PlotFill fill(
+            Plot plot,
+            RowFill.Pattern pattern,
+            List<Choice> choices,
+            PlotFill.Standing standing,
+            List<Feature> features) {
+        return PlotFill.of(
+                plot,
+                new PlotFill.Wish(pattern, 1, 1, Optional.empty()),
+                choices,
+                stocks(choices),
+                standing,
+                new FeatureIndex(features));
+    }
+
+    private static List<PlannedTree> planned(PlotFill fill) {
+        List<PlannedTree> trees = new ArrayList<>();
+        fill.placed().forEach(placed -> {
+            String id = "t" + trees.size();
+            trees.add(new PlannedTree(
+                    Subject.tree(id),
+                    id,
+                    Shipped.variety(placed.choice().variety()),
+                    placed.place().at(),
+                    TreeSize.of(
+                            Shipped.variety(placed.choice().variety()),
+                            placed.choice().stock().map(Shipped::stock)),
+                    0.25,
+                    false,
+                    0));
+        });
+        return trees;
+    }
+
+    /** A dwarf of 2.8 m and a full-size cherry of 8 m each keep their own distance, from each other and the edge. */
+    @ParameterizedTest
+    @EnumSource(RowFill.Pattern.class)
+    void everyVarietyHasItsOwnPitch(RowFill.Pattern pattern) {
+        Plot plot = Plot.of(List.of(new Point(0, 0), new Point(42, 3), new Point(40, 26), new Point(-2, 24)));
+        List<Choice> choices = List.of(
+                choice("a", "apple-cox", "m9", 8),
+                choice("b", "apple-golden", "m9", 8),
+                choice("c", "cherry-stella", "mazzard", 2),
+                choice("d", "plum-stanley", "st-julien", 4));
+        List<Feature> drawn = List.of(new Feature(
+                "w",
+                Feature.Kind.WET,
+                "",
+                List.of(new Point(18, 8), new Point(22, 8), new Point(22, 13), new Point(18, 13)),
+                null,
+                null,
+                null,
+                false,
+                null,
+                null,
+                null));
+        PlotFill filled = fill(plot, pattern, choices, NOTHING, drawn);
+        assertThat(filled.placed()).hasSize(22);
+        assertThat(filled.costs()).isEmpty();
+        List<PlannedTree> trees = planned(filled);
+        FeatureIndex features = new FeatureIndex(drawn);
+        double closest = Double.POSITIVE_INFINITY;
+        for (PlannedTree tree : trees) {
+            assertThat(LayoutRules.boundary(plot, tree).standing()).isEqualTo(Standing.SOUND);
+            assertThat(LayoutRules.clearances(tree, features)).isEmpty();
+            for (PlannedTree other : trees) {
+                if (other != tree) {
+                    closest = Math.min(closest, tree.place().distance(other.place()));
+                    assertThat(LayoutRules.crowded(tree, other))
+                            .as("%s and %s", tree.label(), other.label())
+                            .matches(Finding::isSound);
+                }
+            }
+        }
+        assertThat(closest).as("the dwarfs stand at their own 2.8 m").isLessThan(3.0);
+    }
+
+    @Test
+    void whatFindsNoPlaceIsToldWithTheRuleThatCostsIt() {
+        Plot plot = Plot.rectangle(16, 16);
+        Feature service = new Feature(
+                "s",
+                Feature.Kind.BURIED,
+                "Gas",
+                List.of(new Point(0, 8), new Point(16, 8)),
+                null,
+                null,
+                null,
+                false,
+                null,
+                null,
+                null);
+        PlotFill filled = fill(
+                plot, RowFill.Pattern.SQUARE, List.of(choice("a", "apple-cox", "m9", 40)), NOTHING, List.of(service));
+        assertThat(filled.placed().size()).isLessThan(40);
+        assertThat(filled.wanted()).isEqualTo(40);
+        assertThat(filled.costs())
+                .extracting(cost -> cost.what().pattern() + cost.what().arguments())
+                .anyMatch(what -> what.contains("Gas"))
+                .anyMatch(what -> what.contains("boundary"));
+        assertThat(filled.costs()).allMatch(cost -> cost.trees() > 0);
+    }
+
+    /** Trees that keep their place count as placed and keep their room. */
+    @Test
+    void whatStandsIsLeftAlone() {
+        Plot plot = Plot.rectangle(30, 20);
+        List<Choice> choices = List.of(choice("a", "apple-cox", "mm106", 3));
+        PlannedTree old = new PlannedTree(
+                Subject.tree("o"),
+                "Old",
+                Shipped.variety("apple-cox"),
+                new Point(15, 10),
+                new TreeSize(8, 7),
+                0.2,
+                false,
+                30);
+        PlotFill filled = fill(
+                plot,
+                RowFill.Pattern.TRIANGLE,
+                choices,
+                new PlotFill.Standing(List.of(old), Map.of("a", 1)),
+                List.of());
+        assertThat(filled.wanted()).isEqualTo(2);
+        assertThat(planned(filled))
+                .hasSize(2)
+                .allSatisfy(tree -> assertThat(LayoutRules.crowded(tree, old)).matches(Finding::isSound));
+    }
+}
