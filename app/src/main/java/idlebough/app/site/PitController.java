@@ -21,6 +21,7 @@ import idlebough.core.site.Amendment;
 import idlebough.core.site.FeelTest;
 import idlebough.core.site.JarTest;
 import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
 import idlebough.core.site.WhatToDo;
@@ -39,6 +40,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/site/pits/{pit}")
 public class PitController {
+    /** Two pits nearer than this are one, m. */
+    private static final double SAME_PLACE = 0.3;
+
     private static final int LAYERS = 4;
     private final Pages pages;
     private final Edits edits;
@@ -144,12 +148,22 @@ public class PitController {
         RowKey key = fresh ? RowKey.fresh(scope.orchard()) : find(seen, pit).key();
         Fields fields = new Fields(typed, reader.display());
         PitRow row = read(fields, key);
+        Edits.Change change = stamp.change((fresh ? "Dug pit " : "Changed pit ") + row.label());
+        seen.pits().stream()
+                .filter(other -> !edits.isApplied(scope, change))
+                .filter(other -> !other.id().equals(key.id())
+                        && other.place()
+                                        .distance(new Point(
+                                                row.place().x(), row.place().y()))
+                                < SAME_PLACE)
+                .findFirst()
+                .ifPresent(other -> fields.complain(
+                        "x",
+                        "Pit " + other.label() + " is at this very place; add what you found to it, or say where this"
+                                + " one was dug."));
         if (!fields.wrong()) {
             String id = edits
-                    .apply(
-                            scope,
-                            stamp.change((fresh ? "Dug pit " : "Changed pit ") + row.label()),
-                            now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))
+                    .apply(scope, change, now -> List.of(fresh ? Edit.add(row) : Edit.save(row, stamp.revision())))
                     .rowIds()
                     .stream()
                     .findFirst()

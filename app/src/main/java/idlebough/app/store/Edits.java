@@ -109,6 +109,11 @@ public class Edits {
         }
     }
 
+    /** Whether a form was applied before, so that sending it again does nothing. */
+    public boolean isApplied(Scope scope, Change change) {
+        return change.id().map(id -> journal.ofEdit(scope, id)).isPresent();
+    }
+
     /** What the edits come to, each row once; nothing for a row that stays as it is. */
     private static List<Step> steps(Plan plan, List<Edit> asked) {
         Map<String, Step> steps = new LinkedHashMap<>();

@@ -6,7 +6,9 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Footing;
+import idlebough.core.site.SiteStage;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -33,17 +35,19 @@ public final class Almanac {
     /**
      * What of the plan decides its tasks.
      *
-     * @param tooAlkaline whether some pit is above the pH its crops want
-     * @param tooAcid whether some pit is below it
-     * @param pan whether a pan was met in some pit
+     * @param soil what is done to it long before
+     * @param bloom the last full bloom of its trees in a median spring, any year; empty where none is predicted
      */
     public record Setting(
             LocalDate planting,
             double latitude,
-            boolean tooAlkaline,
-            boolean tooAcid,
-            boolean pan,
-            List<TreeToPlant> trees) {}
+            SiteStage.SoilCare soil,
+            Optional<MonthDay> bloom,
+            List<TreeToPlant> trees) {
+        boolean southern() {
+            return latitude < 0;
+        }
+    }
 
     public static List<Task> of(Setting plan) {
         List<Task> tasks = new ArrayList<>();
@@ -55,7 +59,7 @@ public final class Almanac {
                 day.minusMonths(6),
                 Phrase.of("Dig the pits, test the soil and its drainage"),
                 Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
-        if (plan.tooAlkaline()) {
+        if (plan.soil().sulphur()) {
             add(
                     tasks,
                     "sulphur",
@@ -64,7 +68,16 @@ public final class Almanac {
                     Phrase.of("Work in sulphur where the soil is alkaline"),
                     Phrase.of("It needs a warm moist year. Keep the dust off skin, eyes and pets."));
         }
-        if (plan.tooAcid()) {
+        if (plan.soil().limy()) {
+            add(
+                    tasks,
+                    "lime-stocks",
+                    day.minusMonths(12),
+                    day.minusMonths(7),
+                    Phrase.of("Choose stocks that stand lime before you order"),
+                    Phrase.of("Free lime makes sulphur hopeless here."));
+        }
+        if (plan.soil().lime()) {
             add(
                     tasks,
                     "lime",
@@ -73,25 +86,26 @@ public final class Almanac {
                     Phrase.of("Lime where the soil is acid"),
                     Phrase.of("Three to six months before planting, full effect in one to two years."));
         }
-        if (plan.pan()) {
+        if (plan.soil().rip()) {
             add(
                     tasks,
                     "rip",
                     day.minusMonths(9),
                     day.minusMonths(3),
                     Phrase.of("Break the pan along the rows when the subsoil is dry"),
-                    Phrase.of("60 to 100 cm deep. Have buried services located first."));
+                    Phrase.of("{} to {} deep. Have buried services located first.", Amount.cm(0.6), Amount.cm(1)));
         }
-        List<TreeToPlant> mounds = plan.trees().stream()
-                .filter(tree -> tree.footing() != Footing.GRADE)
-                .toList();
+        List<TreeToPlant> mounds =
+                plan.trees().stream().filter(tree -> tree.footing().raised()).toList();
         if (!mounds.isEmpty()) {
             add(
                     tasks,
                     "mounds",
                     day.minusMonths(6),
                     day.minusMonths(3),
-                    Phrase.of("Build the mounds for {}", labels(mounds)),
+                    mounds.stream().anyMatch(tree -> tree.footing().drained())
+                            ? Phrase.of("Lay the drain and build the mounds for {}", labels(mounds))
+                            : Phrase.of("Build the mounds for {}", labels(mounds)),
                     Phrase.of("They must settle for three to six months. Not against walls or near foundations."));
         }
         if (!plan.trees().isEmpty()) {
@@ -101,7 +115,9 @@ public final class Almanac {
                     day.minusMonths(7),
                     day.minusMonths(5),
                     Phrase.of(
-                            "Order {} trees, variety and stock both named",
+                            plan.trees().size() == 1
+                                    ? "Order {} tree, variety and stock both named"
+                                    : "Order {} trees, variety and stock both named",
                             Amount.count(plan.trees().size())),
                     Phrase.of("Bare-root trees are ordered the summer before."));
         }
@@ -199,20 +215,29 @@ public final class Almanac {
                 day.plusWeeks(9),
                 Phrase.of("Measure every union again"),
                 Phrase.of("Settled: what stands now stays."));
-        LocalDate bloom = firstOf(day, plan.latitude() < 0 ? 10 : 4);
+        LocalDate bloom = next(day, plan.bloom().orElse(MonthDay.of(plan.southern() ? 10 : 4, 15)));
         add(
                 tasks,
                 "fruit-off",
-                bloom.plusMonths(1),
-                bloom.plusMonths(2),
+                bloom.plusWeeks(3),
+                bloom.plusWeeks(7),
                 Phrase.of("Take the fruit off in the first season"),
                 Phrase.of("It hurts, and it pays."));
-        LocalDate autumn = firstOf(day, plan.latitude() < 0 ? 5 : 11);
+        LocalDate autumn = next(day, MonthDay.of(plan.southern() ? 4 : 10, 1));
+        if (inWinter(day, plan.southern())) {
+            add(
+                    tasks,
+                    "guards-first",
+                    day,
+                    day.plusDays(1),
+                    Phrase.of("Guards on against mice, voles and rabbits as you plant"),
+                    Phrase.of("It is winter, and they gnaw in their first one."));
+        }
         add(
                 tasks,
                 "guards",
                 autumn,
-                autumn.plusDays(13),
+                autumn.plusDays(29),
                 Phrase.of("Guards on against mice, voles and rabbits; clear the mulch from the stems"),
                 Phrase.of("Before the winter, each year."));
         Map<Integer, List<TreeToPlant>> off = plan.trees().stream()
@@ -235,10 +260,16 @@ public final class Almanac {
         return tree.stock().map(stock -> stock.support().years()).orElse(0);
     }
 
-    /** The first of a month that does not lie before the day. */
-    private static LocalDate firstOf(LocalDate day, int month) {
-        LocalDate first = LocalDate.of(day.getYear(), month, 1);
-        return first.isBefore(day) ? first.plusYears(1) : first;
+    /** The first such day that does not lie before another. */
+    private static LocalDate next(LocalDate day, MonthDay wanted) {
+        LocalDate of = wanted.atYear(day.getYear());
+        return of.isBefore(day) ? wanted.atYear(day.getYear() + 1) : of;
+    }
+
+    /** November to February in the north, May to August in the south. */
+    private static boolean inWinter(LocalDate day, boolean southern) {
+        int month = (day.getMonthValue() + (southern ? 6 : 0)) % 12;
+        return month == 11 || month <= 2;
     }
 
     private static String labels(List<TreeToPlant> trees) {

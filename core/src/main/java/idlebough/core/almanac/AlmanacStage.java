@@ -9,8 +9,13 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
+import idlebough.core.variety.VarietyStage;
+import idlebough.core.winter.Exposure;
 import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** What is to be done when, for one orchard. */
 public final class AlmanacStage implements Stage {
@@ -22,7 +27,8 @@ public final class AlmanacStage implements Stage {
      *
      * @param stands every tree that stands or will stand
      */
-    public record Input(List<Stand> stands, LocalDate planting, SiteStage site, IrrigationStage water) {}
+    public record Input(
+            List<Stand> stands, LocalDate planting, SiteStage site, VarietyStage varieties, IrrigationStage water) {}
 
     private AlmanacStage(Input input) {
         this.input = input;
@@ -53,9 +59,8 @@ public final class AlmanacStage implements Stage {
         return Almanac.of(new Almanac.Setting(
                 input.planting(),
                 site.site().location().latitude(),
-                site.tooAlkaline(),
-                site.tooAcid(),
-                site.hasPan(),
+                site.soilCare(),
+                lastBloom(),
                 input.stands().stream()
                         .filter(Stand::toPlant)
                         .map(stand -> new Almanac.TreeToPlant(
@@ -65,6 +70,18 @@ public final class AlmanacStage implements Stage {
                                 stand.tree().nursery().form() == Form.BARE,
                                 input.water().seasonOf(stand.id())))
                         .toList()));
+    }
+
+    /** Of the trees to plant, in a median spring. */
+    private Optional<MonthDay> lastBloom() {
+        return input.stands().stream()
+                .filter(Stand::toPlant)
+                .map(Stand::variety)
+                .distinct()
+                .flatMap(variety -> input.varieties().springs(variety, Exposure.SCREEN).stream())
+                .flatMap(springs -> springs.middle().stream())
+                .map(MonthDay::from)
+                .max(Comparator.naturalOrder());
     }
 
     /** Dates are not judged yet. */

@@ -12,4 +12,9 @@ import java.time.LocalDate;
  * @param what to do
  * @param why in one sentence
  */
-public record Task(String key, LocalDate from, LocalDate to, Phrase what, Phrase why) {}
+public record Task(String key, LocalDate from, LocalDate to, Phrase what, Phrase why) {
+    /** Whether its last day is over. All tasks are for trees that have still to be planted, so it is late then. */
+    public boolean isLate(LocalDate today) {
+        return to.isBefore(today);
+    }
+}

@@ -14,8 +14,9 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The watering of a newly planted tree from the planting day to the eighth week (common practice; the figures and their
- * sources are in {@code irrigation/rules.csv}).
+ * The watering of a newly planted tree from the planting day to the eighth week: how often by common practice, how much
+ * by what the tree and its circle lose and how fast the ground lets it away (the figures and their sources are in {@code
+ * irrigation/rules.csv}).
  *
  * @param wateringIn on the day, L, in two or three fills, even in rain
  * @param weeks eight of them
@@ -32,6 +33,7 @@ public record FirstSeason(
     private static final double LEAST = TABLE.value("in.least");
     private static final double BALLS = TABLE.value("in.balls");
     private static final int WEEKS = 8;
+    private static final int DAYS = 7;
     private static final double LITRES = 1000;
 
     /** One week. @param litres each time, @param times in the week */
@@ -61,16 +63,6 @@ public record FirstSeason(
         boolean bare = setting.ballLitres() <= 0;
         boolean warm = setting.climate().celsius() >= TABLE.value("grows-above");
         double in = bare ? TABLE.value("in.bare") : Math.max(LEAST, BALLS * setting.ballLitres());
-        double weekly = weekly();
-        boolean light = setting.light();
-        List<Week> weeks = new ArrayList<>();
-        for (int i = 1; i <= WEEKS; i++) {
-            int times = i == 1 ? (warm ? 3 : 1) : i == 2 ? (warm ? 2 : 1) : light && warm ? 2 : 1;
-            double litres = i <= 2
-                    ? Math.max(LEAST, bare ? weekly / 2 : setting.ballLitres() / 2)
-                    : times == 2 ? weekly * TABLE.value("light-turn") : weekly;
-            weeks.add(new Week(i, setting.planting().plusWeeks(i - 1L), times, litres));
-        }
         Optional<RootBallTank> tank = bare
                 ? Optional.empty()
                 : Optional.of(RootBallTank.of(
@@ -81,12 +73,61 @@ public record FirstSeason(
                         TABLE.value("canopy-factor"),
                         TABLE.value("canopy"),
                         TABLE.value("least-use")));
-        return new FirstSeason(in, List.copyOf(weeks), warm, tank, setting);
+        FirstSeason plan = new FirstSeason(in, List.of(), warm, tank, setting);
+        return new FirstSeason(in, plan.findWeeks(), warm, tank, setting);
     }
 
-    /** An inch of water on the ring, L. */
-    private static double weekly() {
-        return LITRES * Math.PI * RING * RING / 4 * RAIN_INSTEAD;
+    private List<Week> findWeeks() {
+        double weekly = weekly();
+        boolean light = setting.light();
+        List<Week> found = new ArrayList<>();
+        for (int i = 1; i <= WEEKS; i++) {
+            int times = !warm ? 1 : i == 1 ? 3 : i == 2 || light ? 2 : 1;
+            found.add(new Week(
+                    i,
+                    setting.planting().plusWeeks(i - 1L),
+                    times,
+                    Math.max(TABLE.value("turn.least"), weekly / times)));
+        }
+        return List.copyOf(found);
+    }
+
+    /**
+     * What a week takes, L: what the circle loses, or the ball where that is more, not more than an inch on the circle,
+     * and less where the ground lets it away slowly.
+     */
+    private double weekly() {
+        return Math.min(inch(), Math.max(circleLoses(), ballLoses())) * slowShare();
+    }
+
+    /** From the mulched circle, L a week. */
+    private double circleLoses() {
+        return area() * setting.climate().et() * DAYS * TABLE.value("ground-share");
+    }
+
+    /** From the ball, L a week, with what runs past it. */
+    private double ballLoses() {
+        return tank.map(ball -> ball.use() * DAYS / TABLE.value("reaches")).orElse(0.0);
+    }
+
+    private double slowShare() {
+        return setting.pit()
+                .map(SoilPit::rate)
+                .map(rate -> switch (rate.drainageClass()) {
+                    case IMPERMEABLE, VERY_SLOW -> TABLE.value("slow.much");
+                    case SLOW -> TABLE.value("slow.some");
+                    default -> 1.0;
+                })
+                .orElse(1.0);
+    }
+
+    private static double area() {
+        return Math.PI * RING * RING / 4;
+    }
+
+    /** An inch of water on the circle, L. */
+    private static double inch() {
+        return LITRES * area() * RAIN_INSTEAD;
     }
 
     /** Litres over the eight weeks and the watering in. */
@@ -111,18 +152,27 @@ public record FirstSeason(
     }
 
     public Working weekWorking() {
-        return Working.of("How the weeks come about")
+        Working.Builder steps = Working.of("How the weeks come about")
                 .step(
                         "the weeks after planting average {}: {}",
                         Amount.of(setting.climate().celsius(), TEMPERATURE),
                         warm
                                 ? "warm, so three times in week 1 and twice in week 2"
                                 : "too cool to grow, so once a week")
-                .step(
-                        "from week 3 {} of water on a circle of {}: {}",
-                        Amount.of(RAIN_INSTEAD, RAIN),
-                        Amount.metres(RING),
-                        Amount.litres(weekly()))
+                .step("the mulched circle of {} loses {} a week", Amount.metres(RING), Amount.litres(circleLoses()));
+        tank.ifPresent(ball -> steps.step(
+                "the ball loses {} L a day; half of what is poured reaches it, so {} a week",
+                Amount.decimal(ball.use()),
+                Amount.litres(ballLoses())));
+        if (slowShare() < 1) {
+            steps.step(
+                    "× {}: this soil lets it away slowly, and too much drowns",
+                    Amount.of(slowShare(), idlebough.core.measure.Quantity.SCORE));
+        }
+        return steps.step(
+                        "= {} a week, an inch on the circle ({}) at most",
+                        Amount.litres(weekly()),
+                        Amount.litres(inch()))
                 .step(
                         "{}",
                         setting.light()

@@ -95,7 +95,7 @@ public final class Evaluation {
                 orchard.observations().unions(),
                 before.map(e -> e.planting).orElse(null));
         almanac = AlmanacStage.of(
-                new AlmanacStage.Input(trees, day, site, water),
+                new AlmanacStage.Input(trees, day, site, varieties, water),
                 before.map(e -> e.almanac).orElse(null));
         daybook = DaybookStage.of(
                 new DaybookStage.Input(

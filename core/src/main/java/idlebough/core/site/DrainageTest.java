@@ -60,6 +60,8 @@ public record DrainageTest(
                 why = "water below the bottom of the hole";
             } else if (before != null && reading.minutes() <= before.minutes()) {
                 why = "a time not after the one before";
+            } else if (before != null && before.down() >= depth - 1e-9) {
+                why = "the hole was empty before";
             } else if (before != null && reading.down() < before.down() - 1e-9) {
                 why = "the water rose: rain, a hose, or a water table";
             }

@@ -2,7 +2,9 @@ package idlebough.core.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.locationtech.jts.algorithm.construct.LargestEmptyCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -73,9 +75,15 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
         return pits.stream().mapToDouble(p -> p.place().distance(at)).min().orElse(0);
     }
 
+    /** The ground nearest to each pit; of several at one place the first has it. */
     private static List<Geometry> cells(List<SoilPit> pits, Geometry ground) {
-        if (pits.size() == 1) {
-            return List.of(ground);
+        Map<Point, SoilPit> first = new LinkedHashMap<>();
+        pits.forEach(pit -> first.putIfAbsent(pit.place(), pit));
+        if (first.size() == 1) {
+            return pits.stream()
+                    .map(pit -> pit == pits.get(0) ? ground : Shapes.FACTORY.createPolygon())
+                    .map(Geometry.class::cast)
+                    .toList();
         }
         VoronoiDiagramBuilder builder = new VoronoiDiagramBuilder();
         builder.setSites(pits.stream().map(p -> Shapes.coordinate(p.place())).toList());
@@ -86,7 +94,7 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
         List<Geometry> cells = new ArrayList<>();
         for (SoilPit pit : pits) {
             Geometry found = Shapes.FACTORY.createPolygon();
-            for (int i = 0; i < diagram.getNumGeometries(); i++) {
+            for (int i = 0; first.get(pit.place()) == pit && i < diagram.getNumGeometries(); i++) {
                 if (diagram.getGeometryN(i).covers(Shapes.point(pit.place()))) {
                     found = diagram.getGeometryN(i);
                     break;

@@ -108,20 +108,38 @@ public final class SiteStage implements Stage {
         return crops;
     }
 
-    /** Whether some pit is more alkaline than one of the crops here wants. */
-    public boolean tooAlkaline() {
-        return pits().stream()
-                .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() > crop.phHigh()));
+    /** What the pH of the pits asks for, for the crops here. */
+    public SoilCare soilCare() {
+        boolean sulphur = false;
+        boolean limy = false;
+        boolean lime = false;
+        for (SoilPit pit : pits()) {
+            for (Crop crop : pit.ph() == null ? Set.<Crop>of() : crops()) {
+                boolean above = pit.ph() > crop.phHigh();
+                boolean hopeless = above
+                        && (pit.profile().fizzes()
+                                || Amendment.of(pit.texture(), pit.ph(), crop.phHigh())
+                                                .gramsPerSquareMetre()
+                                        == null);
+                sulphur |= above && !hopeless;
+                limy |= hopeless;
+                lime |= pit.ph() < crop.phLow();
+            }
+        }
+        return new SoilCare(sulphur, limy, lime, hasPan());
     }
 
-    /** Whether some pit is more acid than one of the crops here wants. */
-    public boolean tooAcid() {
-        return pits().stream()
-                .anyMatch(pit -> pit.ph() != null && crops().stream().anyMatch(crop -> pit.ph() < crop.phLow()));
-    }
+    /**
+     * What is done to the soil long before planting.
+     *
+     * @param sulphur whether some pit is too alkaline and sulphur brings it there
+     * @param limy whether some pit is too alkaline and it does not: free lime, or beyond the tables
+     * @param lime whether some pit is too acid
+     * @param rip whether a pan was met
+     */
+    public record SoilCare(boolean sulphur, boolean limy, boolean lime, boolean rip) {}
 
-    /** Whether a pan was met in some pit. */
-    public boolean hasPan() {
+    private boolean hasPan() {
         return pits().stream().anyMatch(pit -> pit.pan() != null);
     }
 

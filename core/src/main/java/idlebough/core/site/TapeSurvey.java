@@ -7,6 +7,7 @@ import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -120,6 +121,18 @@ public record TapeSurvey(
                 .map(tape -> new MeasuredTape(
                         tape, corners[ring.indexOf(tape.from())].distance(corners[ring.indexOf(tape.to())])))
                 .toList();
+        if (spare == 0) {
+            // Nothing checks them, but tapes that do not meet are wrong all the same.
+            MeasuredTape worst = lines.stream()
+                    .max(Comparator.comparingDouble(line -> Math.abs(line.correction())))
+                    .orElseThrow();
+            if (Math.abs(worst.correction()) > 3 * EXPECTED) {
+                return none("These tapes do not meet: to close the ring "
+                        + worst.tape().name() + " and others would have"
+                        + " to be changed by up to " + Math.round(100 * Math.abs(worst.correction()))
+                        + " cm. Read them again, and measure one more diagonal: it tells which is wrong.");
+            }
+        }
         return new TapeSurvey(
                 List.of(corners),
                 lines,

@@ -18,6 +18,8 @@ final class DayRows extends TableRows {
     private final Map<LocalDate, Long> lineOf = new HashMap<>();
     private final NavigableMap<LocalDate, DayWeather> weather = new TreeMap<>();
 
+    private int swapped;
+
     DayRows(TableLayout layout, WeatherFile.Wish wish) {
         super(layout, wish, Column.MAXIMUM);
     }
@@ -45,6 +47,13 @@ final class DayRows extends TableRows {
         });
         steps(days);
         stuck(days);
+        if (swapped > days.size()) {
+            return WeatherFile.Reading.failed(
+                    "In " + swapped + (swapped == 1 ? " row" : " rows") + " “" + heading(Column.MINIMUM)
+                            + "” stands above “" + heading(Column.MAXIMUM)
+                            + "”: it seems that these two headings are swapped. Say below which column is which.",
+                    layout);
+        }
         if (days.isEmpty()) {
             return nothing(heading(Column.DATE) + ", " + heading(Column.MINIMUM) + " and " + heading(Column.MAXIMUM));
         }
@@ -92,6 +101,7 @@ final class DayRows extends TableRows {
         if (isBeyond(low) || isBeyond(high)) {
             warnings.add(new Warning(line, lowText + " / " + highText + " is beyond −60 to 60 °C", true));
         } else if (low > high && !wish.nextMorning()) {
+            swapped++;
             warnings.add(new Warning(line, "the minimum " + lowText + " is above the maximum " + highText, true));
         } else if (before == null) {
             pairs.put(date, new double[] {low, high});

@@ -32,6 +32,7 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Double extr
     /** The lowest of some 600 dependent winter nights lies about so many standard deviations below their mean. */
     private static final double EXTREME = 2.8;
 
+    private static final double LEAST_RANGE = 0.5;
     private static final long SEED = 30_1977L;
 
     /** Why these means cannot be, or null. */
@@ -71,9 +72,20 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Double extr
                     PERSISTENCE * weather + random.nextGaussian() * spread() * Math.sqrt(1 - PERSISTENCE * PERSISTENCE);
             double low = at(minima, day) + winter + weather + OWN_SPREAD * random.nextGaussian();
             double high = at(maxima, day) + winter + weather + OWN_SPREAD * random.nextGaussian();
-            days.add(DailyExtremes.measured(day, tenth(Math.min(low, high - 0.5)), tenth(high)));
+            days.add(DailyExtremes.measured(day, tenth(Math.min(low, high - LEAST_RANGE)), tenth(high)));
         }
-        return days;
+        return extremeLow == null ? days : asTold(days);
+    }
+
+    /** No night below the extreme that is known, and the coldest one just as cold. */
+    private List<DailyExtremes> asTold(List<DailyExtremes> made) {
+        double coldest = made.stream().mapToDouble(DailyExtremes::minimum).min().orElseThrow();
+        double told = tenth(extremeLow);
+        return made.stream()
+                .map(day -> day.minimum() < told || day.minimum() == coldest
+                        ? DailyExtremes.measured(day.date(), told, Math.max(told + LEAST_RANGE, day.maximum()))
+                        : day)
+                .toList();
     }
 
     private static double at(List<Double> means, LocalDate day) {

@@ -48,7 +48,7 @@ public record Winter(
         LocalDate first = season.first(year);
         Working.Builder steps = Working.of("How {} in {} comes about", Amount.of(totals.get(model), DECIMAL), year)
                 .step(
-                        "{} days, {} to {}, each by its 24 hours: as measured, or by the curve of its extremes",
+                        "{} days, {} to {}, each by its 24 hours, or by the curve of its extremes where those are not known",
                         Amount.count(running.size()),
                         first,
                         season.last(year));

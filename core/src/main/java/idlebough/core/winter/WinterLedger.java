@@ -236,7 +236,10 @@ public final class WinterLedger {
                         coldest.year())
                 .step("their mean: {}", Amount.of(mean, Quantity.TEMPERATURE))
                 .sensitive("Most sensitive to where the screen stands: a hollow is 1 to 3 K colder on a clear night.")
-                .from(Source.measured("the station's own minima"));
+                .from(
+                        colder == null
+                                ? Source.measured("the station’s own minima")
+                                : RuleTable.of("winter").source("synthetic"));
     }
 
     /** The lowest temperature of each usable winter, oldest first. */

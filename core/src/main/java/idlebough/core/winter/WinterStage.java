@@ -142,8 +142,9 @@ public final class WinterStage implements Stage {
         List<Finding> found = new ArrayList<>();
         if (input.weather().synthetic()) {
             found.add(WinterRules.synthetic());
+        } else {
+            found.addAll(WinterRules.judge(ledger()));
         }
-        found.addAll(WinterRules.judge(ledger()));
         WinterRules.belowZero(ledger(), input.model()).ifPresent(found::add);
         return Findings.of(List.of(found));
     }

@@ -9,7 +9,9 @@ import idlebough.core.irrigation.PlantingClimate;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.site.Footing;
+import idlebough.core.site.SiteStage;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -34,7 +36,12 @@ class AlmanacTest {
 
     private static List<Task> tasks(
             LocalDate day, double latitude, boolean alkaline, boolean acid, boolean pan, Almanac.TreeToPlant... trees) {
-        return Almanac.of(new Almanac.Setting(day, latitude, alkaline, acid, pan, List.of(trees)));
+        return Almanac.of(new Almanac.Setting(
+                day,
+                latitude,
+                new SiteStage.SoilCare(alkaline, false, acid, pan),
+                Optional.of(MonthDay.of(latitude < 0 ? 10 : 5, 9)),
+                List.of(trees)));
     }
 
     private static Task task(List<Task> tasks, String key) {
@@ -93,12 +100,36 @@ class AlmanacTest {
         assertThat(task(tasks, "stake-off-1").what().in(METRIC)).contains("A3");
     }
 
+    /** common practice: guards before each winter, and at once where trees are planted into it. */
     @Test
     void guardsGoOnBeforeTheWinterOfEitherHemisphere() {
-        assertThat(task(tasks(DAY, 42, false, false, false), "guards").from()).isEqualTo(LocalDate.of(2027, 11, 1));
+        assertThat(task(tasks(DAY, 42, false, false, false), "guards").to()).isBefore(LocalDate.of(2027, 11, 1));
         assertThat(task(tasks(LocalDate.of(2027, 8, 15), -36, false, false, false), "guards")
+                        .to())
+                .isBefore(LocalDate.of(2028, 5, 1));
+        assertThat(task(tasks(LocalDate.of(2027, 12, 5), 42, false, false, false), "guards-first")
                         .from())
-                .isEqualTo(LocalDate.of(2028, 5, 1));
+                .isEqualTo(LocalDate.of(2027, 12, 5));
+        assertThat(tasks(DAY, 42, false, false, false)).extracting(Task::key).doesNotContain("guards-first");
+    }
+
+    /** Fruit sets some weeks after full bloom; what is planted after it bears in the next year. */
+    @Test
+    void fruitComesOffAfterTheBloom() {
+        assertThat(task(tasks(DAY, 42, false, false, false), "fruit-off").from())
+                .isEqualTo(LocalDate.of(2027, 5, 30));
+        assertThat(task(tasks(LocalDate.of(2027, 11, 20), 42, false, false, false), "fruit-off")
+                        .from())
+                .isEqualTo(LocalDate.of(2028, 5, 30));
+    }
+
+    @Test
+    void sulphurIsNotScheduledWhereItIsHopeless() {
+        List<Task> tasks = Almanac.of(new Almanac.Setting(
+                DAY, 42, new SiteStage.SoilCare(false, true, false, false), Optional.empty(), List.of()));
+        assertThat(tasks).extracting(Task::key).contains("lime-stocks").doesNotContain("sulphur");
+        assertThat(task(tasks, "lime-stocks").isLate(DAY)).isTrue();
+        assertThat(task(tasks, "plant").isLate(DAY)).isFalse();
     }
 
     @Test
@@ -114,7 +145,7 @@ class AlmanacTest {
         assertThat(tasks)
                 .filteredOn(t -> t.key().startsWith("water-") && !t.key().equals("water-ahead"))
                 .hasSize(8);
-        assertThat(task(tasks, "water-3").what().in(METRIC)).isEqualTo("Water, week 3: once, 39\u00a0L in all");
+        assertThat(task(tasks, "water-3").what().in(METRIC)).isEqualTo("Water, week 3: once, 16\u00a0L in all");
         assertThat(task(tasks, "water-1").what().in(METRIC)).contains("3 times");
         assertThat(task(tasks, "water-3").why().in(METRIC)).contains("25\u00a0mm");
     }

@@ -3,6 +3,7 @@ package idlebough.core.irrigation;
 import static idlebough.core.Vectors.d;
 import static idlebough.core.Vectors.near;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import idlebough.core.Shipped;
 import idlebough.core.Vectors;
@@ -58,6 +59,26 @@ class WaterTest {
         assertThat(cool.weeks()).allMatch(week -> week.times() == 1);
     }
 
+    /** By hand: a circle of a metre at 3 mm a day, half of it under mulch, loses 8.2 L in a week. */
+    @Test
+    void theWeeksFollowWhatIsLostAndHowFastTheGroundLetsItAway() {
+        LocalDate spring = LocalDate.of(2027, 4, 1);
+        FirstSeason whip = season(spring, 0, Optional.empty(), 16, 3);
+        assertThat(whip.weeks().get(4).total()).isCloseTo(Math.PI / 4 * 3 * 7 * 0.5, within(0.01));
+        // A dormant whip at 9 °C: a few litres once a week, not a can and a half.
+        FirstSeason dormant = season(LocalDate.of(2027, 3, 1), 0, Optional.empty(), 9, 1.5);
+        assertThat(dormant.weeks()).allMatch(week -> week.total() < 6);
+        // A ball that loses 0.6 L a day gets about twice that, less in slow clay: 42 L would drown it.
+        FirstSeason ball = season(spring, 25, Optional.of(Shipped.pit(8, null, Texture.CLAY)), 16, 2.8);
+        assertThat(ball.tank().orElseThrow().use()).isCloseTo(0.6, within(0.05));
+        assertThat(ball.weeks().get(0).total()).isBetween(4.0, 12.0);
+        assertThat(season(spring, 25, Optional.of(Shipped.pit(60, null, Texture.LOAM)), 16, 2.8)
+                        .weeks()
+                        .get(0)
+                        .total())
+                .isGreaterThan(0.99 * ball.weeks().get(0).total());
+    }
+
     @Test
     void aDroughtySoilIsAWateringFindingNeverAStop() {
         // common practice: above 4 in/h mulch and frequent water, never a reason not to plant
@@ -84,6 +105,6 @@ class WaterTest {
                 .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(WaterRules.BALL_DRY));
         assertThat(hot.total()).isGreaterThan(hot.wateringIn());
         assertThat(hot.working().steps()).isNotEmpty();
-        assertThat(hot.weekWorking().steps()).hasSize(4);
+        assertThat(hot.weekWorking().steps()).hasSize(6);
     }
 }

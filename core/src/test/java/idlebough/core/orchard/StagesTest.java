@@ -84,19 +84,19 @@ class StagesTest {
     void theGroundIsAskedForTheCropsThatAreWishedFor() {
         SiteStage limy = site(orchard(Shipped.pit(GOOD, 8.2, Texture.LOAM)));
         assertThat(limy.crops()).containsExactly(Shipped.crop("apple"));
-        assertThat(limy.tooAlkaline()).isTrue();
-        assertThat(limy.tooAcid()).isFalse();
+        assertThat(limy.soilCare().sulphur()).isTrue();
+        assertThat(limy.soilCare().lime()).isFalse();
         SiteStage sour = site(orchard(Shipped.pit(GOOD, 4.2, Texture.LOAM)));
-        assertThat(sour.tooAcid()).isTrue();
-        assertThat(sour.tooAlkaline()).isFalse();
+        assertThat(sour.soilCare().lime()).isTrue();
+        assertThat(sour.soilCare().sulphur()).isFalse();
         SiteStage fair = site(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM), Shipped.pit(GOOD)));
-        assertThat(fair.tooAcid()).isFalse();
-        assertThat(fair.tooAlkaline()).isFalse();
-        assertThat(fair.hasPan()).isFalse();
+        assertThat(fair.soilCare().lime()).isFalse();
+        assertThat(fair.soilCare().sulphur()).isFalse();
+        assertThat(fair.soilCare().rip()).isFalse();
         assertThat(fair.pits()).hasSize(2);
         SoilPit panned =
                 new SoilPit("q", "2", new Point(2, 2), Texture.LOAM, 0.2, 0.4, null, List.of(), SoilPit.Profile.UNSEEN);
-        assertThat(site(orchard(panned)).hasPan()).isTrue();
+        assertThat(site(orchard(panned)).soilCare().rip()).isTrue();
     }
 
     /** The soil is said of the pit while no tree has a place, then of the tree on its stock, once; a mound is judged. */

@@ -131,6 +131,20 @@ class AirTest {
                 .as("a corner or the middle of a long side")
                 .isCloseTo(20, within(0.6));
         assertThat(nearest.distance()).isCloseTo(Math.hypot(20, 20), within(0.6));
+        SoilPit twin = new SoilPit("c", "3", new Point(10, 20), Texture.SAND, 0.3, null, null, null);
+        assertThat(PitZones.of(PLOT, List.of(pits.get(0), twin, pits.get(1)), List.of())
+                        .zones())
+                .as("two at one place do not own the ground twice")
+                .extracting(PitZones.Zone::area)
+                .satisfiesExactly(
+                        a -> assertThat(a).isCloseTo(1200, within(1e-6)),
+                        a -> assertThat(a).isZero(),
+                        a -> assertThat(a).isCloseTo(1200, within(1e-6)));
+        assertThat(PitZones.of(PLOT, List.of(pits.get(0), twin), List.of())
+                        .zones()
+                        .get(1)
+                        .area())
+                .isZero();
         Feature zone = new Feature(
                 "z",
                 Feature.Kind.ZONE,

@@ -77,6 +77,20 @@ class SiteRulesTest {
         assertThat(first.working().steps()).hasSize(5);
     }
 
+    /** 415 mm/h read to the bottom in an hour; looking in again after eight hours says nothing new. */
+    @Test
+    void aHoleThatWasEmptyIsNotReadAgain() {
+        TestHole hole = new TestHole.Cylinder(0.3);
+        List<DrainageTest.Reading> once = List.of(new DrainageTest.Reading(0, 0.02), new DrainageTest.Reading(60, 0.4));
+        List<DrainageTest.Reading> twice = new java.util.ArrayList<>(once);
+        twice.add(new DrainageTest.Reading(480, 0.4));
+        DrainageTest read = new DrainageTest(hole, 0.4, true, false, twice);
+        assertThat(read.rate()).isEqualTo(new DrainageTest(hole, 0.4, true, false, once).rate());
+        assertThat(read.sift().rejected())
+                .singleElement()
+                .satisfies(late -> assertThat(late.why()).contains("empty before"));
+    }
+
     @Test
     void aBarrelFallsFastThenSlowsAndAVFallsEvenly() {
         // barrel versus V: 12 in wide and deep, K 10 mm/h

@@ -172,6 +172,20 @@ class SurveyTest {
                 .contains("do not fix every corner");
     }
 
+    /** Five tapes fix four corners with none to spare; when two of them cannot meet, that is said. */
+    @Test
+    void tapesThatDoNotMeetAreRefusedThoughNothingChecksThem() {
+        List<TapeSurvey.Tape> tapes = List.of(
+                tape("A", "B", 20), tape("B", "C", 10), tape("C", "D", 20), tape("D", "A", 4), tape("A", "C", 22.36));
+        assertThat(TapeSurvey.of(List.of("A", "B", "C", "D"), tapes, false).complaint())
+                .isNull();
+        List<TapeSurvey.Tape> short2 = List.of(
+                tape("A", "B", 20), tape("B", "C", 10), tape("C", "D", 9), tape("D", "A", 12.3), tape("A", "C", 22.36));
+        assertThat(TapeSurvey.of(List.of("A", "B", "C", "D"), short2, false).complaint())
+                .isNotNull()
+                .containsAnyOf("do not meet", "cannot meet");
+    }
+
     @Test
     void aWalkedTrackIsClosedAndMadeSimple() {
         Random shaky = new Random(5);

@@ -41,6 +41,15 @@ class LiveCheckTest {
                 .isEqualTo(fault);
     }
 
+    @Test
+    void whatIsNoNumberIsNoZero() {
+        LiveReading broken = new LiveReading(NOW, Double.NaN, Double.POSITIVE_INFINITY, 2.0, 0.5, 100.0);
+        assertThat(broken.celsius()).isNull();
+        assertThat(broken.humidity()).isNull();
+        assertThat(LiveCheck.check(List.of(), List.of(broken), NOW).get(0).fault())
+                .isEqualTo(LiveCheck.Fault.EMPTY);
+    }
+
     @ParameterizedTest
     @CsvSource({"600, NONE", "601, CLOCK"})
     void aClockMayRunTenMinutesAhead(long seconds, LiveCheck.Fault fault) {
