@@ -9,6 +9,7 @@ import idlebough.app.web.StagePage;
 import idlebough.core.crop.Variety;
 import idlebough.core.pollination.Flowering;
 import idlebough.core.pollination.Neighbourhood.Link;
+import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.variety.VarietyStage;
 import java.util.ArrayList;
@@ -42,6 +43,28 @@ public class PartnerController {
             boolean here,
             boolean serves) {}
 
+    /**
+     * A partner, and what each of the two gets from the other, in words.
+     *
+     * @param link what the tree gets
+     */
+    public record TwoWays(Link link, String words) {
+        private static final double SERVES = PartnerScore.THIN;
+
+        static TwoWays of(PartnerWeb web, Flowering tree, Link link) {
+            Flowering partner = link.partner();
+            double back = web.link(partner, tree).score().value();
+            return new TwoWays(
+                    link, says(tree, partner, link.score().value()) + "; " + says(partner, tree, back) + ".");
+        }
+
+        private static String says(Flowering receiver, Flowering donor, double value) {
+            return receiver.label()
+                    + (value >= SERVES ? " is served by " : value > 0 ? " gets little from " : " gets nothing from ")
+                    + donor.label();
+        }
+    }
+
     @GetMapping
     String show(
             Scope scope,
@@ -63,7 +86,12 @@ public class PartnerController {
         model.addAttribute("picked", picked);
         if (picked != null) {
             List<Link> links = web.partnersOf(picked);
-            model.addAttribute("links", links.stream().limit(12).toList());
+            model.addAttribute(
+                    "links",
+                    links.stream()
+                            .limit(12)
+                            .map(link -> TwoWays.of(web, picked, link))
+                            .toList());
             model.addAttribute("more", Math.max(0, links.size() - 12));
             VarietyStage varieties = plan.evaluation().varieties();
             model.addAttribute("set", web.setOf(picked));

@@ -1,6 +1,7 @@
 package idlebough.core.irrigation;
 
 import static idlebough.core.measure.Quantity.RAIN;
+import static idlebough.core.measure.Quantity.SMALL_VOLUME;
 import static idlebough.core.measure.Quantity.TEMPERATURE;
 
 import idlebough.core.judge.Amount;
@@ -161,8 +162,8 @@ public record FirstSeason(
                                 : "too cool to grow, so once a week")
                 .step("the mulched circle of {} loses {} a week", Amount.metres(RING), Amount.litres(circleLoses()));
         tank.ifPresent(ball -> steps.step(
-                "the ball loses {} L a day; half of what is poured reaches it, so {} a week",
-                Amount.decimal(ball.use()),
+                "the ball loses {} a day; half of what is poured reaches it, so {} a week",
+                Amount.of(ball.use(), SMALL_VOLUME),
                 Amount.litres(ballLoses())));
         if (slowShare() < 1) {
             steps.step(

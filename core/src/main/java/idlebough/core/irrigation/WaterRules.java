@@ -2,6 +2,7 @@ package idlebough.core.irrigation;
 
 import static idlebough.core.measure.Quantity.DECIMAL;
 import static idlebough.core.measure.Quantity.DRAINAGE;
+import static idlebough.core.measure.Quantity.SMALL_VOLUME;
 
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
@@ -42,7 +43,7 @@ public final class WaterRules {
                     .ifPresent(tank -> findings.add(BALL_DRY.about(Subject.tree(tree))
                             .with("tree", label)
                             .with("store", Amount.litres(tank.store()))
-                            .with("use", Amount.decimal(tank.use()))
+                            .with("use", Amount.of(tank.use(), SMALL_VOLUME))
                             .remedies(List.of(new IrrigationRemedy.ChooseDate(WORDS.say("remedy.cooler", Map.of()))))
                             .judge(
                                     Measured.of(tank.days(), TABLE.value("ball-days-share") * tank.days(), DECIMAL),

@@ -26,7 +26,7 @@ public final class Sentences {
     private final Map<String, Sentence> byKey = new ConcurrentHashMap<>();
 
     /** @param pattern as {@link Phrase} takes it, {@code {}} for each of the slots in turn */
-    private record Sentence(String pattern, List<Slot> slots) {}
+    private record Sentence(String written, String pattern, List<Slot> slots) {}
 
     /** @param one and many: empty where the argument itself is said */
     private record Slot(String name, Optional<String> one, Optional<String> many) {
@@ -74,7 +74,7 @@ public final class Sentences {
             found.appendReplacement(pattern, "{}");
         }
         found.appendTail(pattern);
-        return new Sentence(pattern.toString(), List.copyOf(slots));
+        return new Sentence(written, pattern.toString(), List.copyOf(slots));
     }
 
     public Set<String> keys() {
@@ -88,6 +88,19 @@ public final class Sentences {
                 .map(Slot::name)
                 .distinct()
                 .toList();
+    }
+
+    /**
+     * A sentence as it stands in the file, its names in braces.
+     *
+     * @throws IllegalArgumentException when there is no such sentence
+     */
+    public String written(String key) {
+        Sentence sentence = byKey.get(key);
+        if (sentence == null) {
+            throw new IllegalArgumentException("There is no sentence " + key + ".");
+        }
+        return sentence.written();
     }
 
     public boolean has(String key) {

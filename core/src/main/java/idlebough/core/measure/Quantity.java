@@ -18,6 +18,8 @@ public enum Quantity {
     RAIN(Unit.MILLIMETRE, 0, Unit.INCH, 1),
     DRAINAGE(Unit.MILLIMETRE_PER_HOUR, 0, Unit.INCH_PER_HOUR, 2),
     VOLUME(Unit.LITRE, 0, Unit.GALLON, 0),
+    /** What a young tree drinks in a day. */
+    SMALL_VOLUME(Unit.LITRE, 1, Unit.QUART, 1),
     EARTH(Unit.CUBIC_METRE, 2, Unit.CUBIC_FOOT, 0),
     MASS(Unit.KILOGRAM, 0, Unit.POUND, 0),
     TEMPERATURE(Unit.CELSIUS, 1, Unit.FAHRENHEIT, 0),

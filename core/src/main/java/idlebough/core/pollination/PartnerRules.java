@@ -15,6 +15,8 @@ import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
 import idlebough.core.pollination.Neighbourhood.Link;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +26,7 @@ public final class PartnerRules {
     public static final Rule PARTNER = Rule.of("pollination.partner");
     public static final Rule TRIPLOID = Rule.of("pollination.triploid");
     private static final RuleTable TABLE = RuleTable.of("pollination");
+    private static final int TOLD = 2;
     private static final Sentences WORDS = Sentences.of("pollination");
 
     private PartnerRules() {}
@@ -71,32 +74,57 @@ public final class PartnerRules {
             return draft.variant("alone").judge(measured, good);
         }
         Link best = giving.get(0);
-        return draft.variant("best")
+        boolean placed = tree.place().isPresent() && best.partner().place().isPresent();
+        return draft.variant(placed ? "best" : "near")
                 .with("partner", best.partner().label())
                 .with("apart", Amount.metres(best.score().apart()))
                 .judge(measured, good);
     }
 
+    /** What fails with those that come nearest to serving it: genes, pollen, time or distance, and by how much. */
     private static Phrase why(Neighbourhood around) {
-        List<Link> all = around.nearest();
-        if (all.isEmpty()) {
-            return say("no-other");
+        List<Link> others = around.nearest().stream()
+                .filter(link -> !link.partner()
+                        .variety()
+                        .key()
+                        .equals(around.tree().variety().key()))
+                .sorted(Comparator.comparingDouble((Link link) -> -link.score().value())
+                        .thenComparingDouble(link -> link.score().apart()))
+                .limit(TOLD)
+                .toList();
+        if (others.isEmpty()) {
+            return say(around.nearest().isEmpty() ? "no-other" : "one-plant");
         }
-        String own = around.tree().variety().key();
-        if (all.stream().allMatch(link -> link.partner().variety().key().equals(own))) {
-            return say("one-plant");
+        Phrase first = why(around.tree(), others.get(0));
+        return others.size() == 1 ? first : Phrase.of("{} {}", first, why(around.tree(), others.get(1)));
+    }
+
+    private static Phrase why(Flowering tree, Link link) {
+        PartnerScore score = link.score();
+        Map<String, Object> of = new HashMap<>();
+        of.put("partner", link.partner().label());
+        if (score.genes() == 0) {
+            of.put("alleles", tree.variety().alleles());
+            return WORDS.say(tree.variety().alleles().isEmpty() ? "why.refuses" : "why.refuses.alleles", of);
         }
-        if (all.stream().noneMatch(link -> link.partner().variety().givesPollen())) {
-            return say("barren");
+        if (score.pollen() == 0) {
+            return WORDS.say(link.partner().variety().triploid() ? "why.triploid" : "why.barren", of);
         }
-        PartnerScore best = all.stream().min(Link.BEST_FIRST).orElseThrow().score();
-        if (best.genes() == 0) {
-            return say("refuses");
+        double distance = score.distance();
+        if (score.bloom().score() <= distance && score.bloom().score() < 1) {
+            of.put("days", Amount.count(score.bloom().days()));
+            of.put("total", Amount.count(tree.variety().crop().bloomDays()));
+            return WORDS.say("why.another-time", of);
         }
-        if (best.bloom().days() < TABLE.value("few-days")) {
-            return say("another-time");
+        if (distance < 1) {
+            of.put("apart", Amount.metres(score.apart()));
+            of.put(
+                    "reach",
+                    Amount.metres(PartnerScore.reach(tree.variety().crop().vector())));
+            return WORDS.say("why.too-far", of);
         }
-        return say(best.distance() < TABLE.value("far") ? "too-far" : "no-pollen");
+        of.put("gives", Amount.of(score.value(), SCORE));
+        return WORDS.say(score.pollen() < 1 ? "why.weak" : "why.gives", of);
     }
 
     private static Phrase say(String why) {

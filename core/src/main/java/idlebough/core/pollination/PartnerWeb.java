@@ -81,7 +81,8 @@ public final class PartnerWeb {
         return group.nearestTo(tree).map(other -> link(tree, other));
     }
 
-    private Link link(Flowering tree, Flowering other) {
+    /** What one tree gets from another. */
+    public Link link(Flowering tree, Flowering other) {
         return new Link(
                 other,
                 PartnerScore.of(tree.variety(), pollen.of(tree.variety(), other.variety()), tree.distance(other), 1));
