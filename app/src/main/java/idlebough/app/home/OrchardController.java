@@ -51,7 +51,12 @@ public class OrchardController {
         }
         String id = fields.value("id").matches(UUID) ? fields.value("id") : Ids.next();
         try {
-            founder.found(new Scope(id, reader.accountId()), name, latitude, zone);
+            founder.found(
+                    new Scope(id, reader.accountId()),
+                    name,
+                    latitude,
+                    zone,
+                    reader.display().system());
         } catch (DuplicateKeyException twice) {
             // The same form was sent before; the orchard that it founded is there.
         }

@@ -23,9 +23,6 @@ public record SectionDrawing(
         int flip,
         Sheet sheet,
         Mound mound) {
-    /** Length of the scale bar, m. */
-    static final double BAR = 0.2;
-
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
 

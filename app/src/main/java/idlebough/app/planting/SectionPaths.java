@@ -213,7 +213,13 @@ public final class SectionPaths {
                 : "M80 16h-70m9 -6l-9 6l9 6M80 36h-52m9 -6l-9 6l9 6";
     }
 
-    public String bar() {
-        return Svg.path("M0 -4v8m0 -4h#m0 -4v8", sheet.size(SectionDrawing.BAR));
+    /** @param metres that the scale bar is long */
+    public String bar(double metres) {
+        return Svg.path("M0 -4v8m0 -4h#m0 -4v8", sheet.size(metres));
+    }
+
+    /** Where the words of the scale bar begin. */
+    public double barEnd(double metres) {
+        return sheet.size(metres) + 6;
     }
 }

@@ -3,6 +3,7 @@ package idlebough.app.web;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
+import idlebough.core.measure.Prose;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.winter.Element;
@@ -23,6 +24,22 @@ public record Reader(String accountId, String name, Display display) {
 
     public String of(Phrase phrase) {
         return phrase.in(display);
+    }
+
+    /** A rule of thumb in text of the program's own. */
+    public String prose(String text) {
+        return Prose.in(display.system(), text);
+    }
+
+    /** A round length for a scale bar of a drawing, m. */
+    public double bar(Sheet sheet) {
+        return sheet.bar(display.system());
+    }
+
+    /** The length of that bar in words: of a small one in centimetres or inches. */
+    public String barWords(Sheet sheet) {
+        double bar = bar(sheet);
+        return display.text(bar, bar < 1 ? Quantity.SHORT_LENGTH : Quantity.LENGTH);
     }
 
     public String length(Double metres) {

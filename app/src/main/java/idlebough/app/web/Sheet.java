@@ -1,10 +1,12 @@
 package idlebough.app.web;
 
+import idlebough.core.measure.UnitSystem;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 
 /**
  * A drawing to scale: the one place where metres become page units (x to the right, y down).
@@ -14,6 +16,16 @@ import java.util.stream.Collectors;
  * @param left and bottom: page position of the origin
  */
 public record Sheet(double width, double height, double scale, double left, double bottom) {
+
+    private static final double[] METRES = {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000};
+    private static final double FOOT = 0.3048;
+    /** Three and six inches, then feet; in metres. */
+    private static final double[] FEET = DoubleStream.of(
+                    0.25, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000)
+            .map(feet -> feet * FOOT)
+            .toArray();
+
+    private static final double LEAST_BAR = 60;
 
     /** A plot fitted with a rim for what is written round it. */
     public static Sheet of(Plot plot, double width, double height) {
@@ -44,18 +56,14 @@ public record Sheet(double width, double height, double scale, double left, doub
                 .collect(Collectors.joining(" "));
     }
 
-    /** A round length that is 60 to 200 units long on this sheet: the scale bar, m. */
-    public double bar() {
-        for (double metres : new double[] {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000}) {
-            if (metres * scale >= 60) {
-                return metres;
+    /** A length, round in the reader's units, that is 60 to 200 units long on this sheet: the scale bar, m. */
+    public double bar(UnitSystem system) {
+        double[] bars = system == UnitSystem.US ? FEET : METRES;
+        for (double length : bars) {
+            if (length * scale >= LEAST_BAR) {
+                return length;
             }
         }
-        return 2000;
-    }
-
-    /** A fifth of the bar: the small squares of the grid, in units. */
-    public double grid() {
-        return bar() * scale / 5;
+        return bars[bars.length - 1];
     }
 }

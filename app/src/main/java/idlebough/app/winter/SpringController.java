@@ -17,6 +17,7 @@ import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
+import idlebough.core.measure.Quantity;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.Bloom;
 import idlebough.core.winter.Exposure;
@@ -197,8 +198,8 @@ public class SpringController {
         figures.add(new Figure(
                 "heat",
                 Phrase.of("Warmth that counts, to full bloom"),
-                Amount.count(springs.clock().need()),
-                Phrase.of(springs.fit().isEmpty() ? "°C·h, estimate" : "°C·h, your dates"),
+                Amount.of(springs.clock().need(), Quantity.HEAT),
+                Phrase.of(springs.fit().isEmpty() ? "estimate" : "your dates"),
                 springs::needWorking));
         springs.fit()
                 .filter(fit -> fit.dates().size() > 1)

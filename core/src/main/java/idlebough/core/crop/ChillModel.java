@@ -16,13 +16,13 @@ public enum ChillModel {
             "utah",
             Source.published("Richardson, Seeley & Walker 1974, HortScience 9:331", Certainty.SURE)),
     HOURS(
-            "hours 0–7.2 °C",
-            "chilling hours between 0 and 7.2 °C",
+            "hours 0–7.2 °C (32–45 °F)",
+            "chilling hours between 0 and 7.2 °C (32 and 45 °F)",
             "h",
             Source.published("Weinberger 1950; the floor at 0 °C is the later reading", Certainty.SURE)),
     HOURS_BELOW(
-            "hours ≤ 7.2 °C",
-            "chilling hours at or below 7.2 °C",
+            "hours ≤ 7.2 °C (45 °F)",
+            "chilling hours at or below 7.2 °C (45 °F)",
             "hb",
             Source.published("Weinberger 1950, Proc. ASHS 56:122", Certainty.SURE)),
     POSITIVE(

@@ -1,13 +1,15 @@
 package idlebough.core.judge;
 
 import idlebough.core.measure.Display;
+import idlebough.core.measure.Prose;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
  * A sentence with figures in it, put into words only when it is known who reads it. Each {@code {}} takes the next of
- * the arguments: an {@link Amount} in the reader's units, a date, another phrase, or text as it is.
+ * the arguments: an {@link Amount} in the reader's units, a date, another phrase, or text as it is. Rules of thumb in the
+ * pattern itself are told in the reader's units too ({@link Prose}).
  */
 public record Phrase(String pattern, List<Object> arguments) {
 
@@ -16,14 +18,15 @@ public record Phrase(String pattern, List<Object> arguments) {
     }
 
     public String in(Display display) {
+        String told = Prose.in(display.system(), pattern);
         StringBuilder words = new StringBuilder();
         int next = 0;
         int from = 0;
-        for (int at = pattern.indexOf("{}"); at >= 0; at = pattern.indexOf("{}", from)) {
-            words.append(pattern, from, at).append(word(arguments.get(next++), display));
+        for (int at = told.indexOf("{}"); at >= 0; at = told.indexOf("{}", from)) {
+            words.append(told, from, at).append(word(arguments.get(next++), display));
             from = at + 2;
         }
-        return words.append(pattern.substring(from)).toString();
+        return words.append(told.substring(from)).toString();
     }
 
     /** The same as the beginning of a sentence: a name in front is capitalised. */

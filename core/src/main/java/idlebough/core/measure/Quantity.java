@@ -39,6 +39,8 @@ public enum Quantity {
     BEARING(Unit.DEGREE, 0, Unit.DEGREE, 0),
     DEGREES(Unit.DEGREE, 4, Unit.DEGREE, 4),
     HOURS(Unit.HOUR, 1, Unit.HOUR, 1),
+    /** Warmth over time. */
+    HEAT(Unit.CELSIUS_HOUR, 0, Unit.FAHRENHEIT_HOUR, 0),
     DAYS(Unit.DAY, 0, Unit.DAY, 0),
     COUNT(Unit.PLAIN, 0, Unit.PLAIN, 0),
     /** Chill totals, scores and other plain numbers with a decimal. */

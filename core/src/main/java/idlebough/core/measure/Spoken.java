@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 public final class Spoken {
     private static final String UNITS =
             "g/m²|g/m2|lb/1000\u00a0ft²|mm/hr?|in/hr?|l/min|l/s|gal/min|gpm|kpa|bar|psi|ds/m|ms/cm|k|cm|mm|km|metres?|meters?|m²|m2|m³|m3|m|inches|inch|in|''|\"|″|feet|foot|ft²|ft2|ft³|ft3|ft|'|′|"
-                    + "yards?|yd|litres?|liters?|l|gallons?|gal|quarts?|qt|cuft|sqft|kg|g|lbs?|pounds?|oz|[°º]?c|[°º]?f|ha|acres?|ac|hours|h|days?|d|%|deg|°";
+                    + "yards?|yd|litres?|liters?|l|gallons?|gal|quarts?|qt|cuft|sqft|kg|g|lbs?|pounds?|oz|°c·h|°f·h|[°º]?c|[°º]?f|ha|acres?|ac|hours|h|days?|d|%|deg|°";
     /** Sign; a figure, or a whole number and a fraction; a unit. */
     private static final Pattern PART = Pattern.compile(
             "[\\s\\u00a0]*([+\\-−]?)[\\s\\u00a0]*(?:(?:(\\d++)\\s*+)?([½¼¾])|(?:(\\d++)\\s++)?(\\d++/[1-9]\\d*+)|((?:\\d++(?:[.,]\\d++)*+)|[.,]\\d++))[\\s\\u00a0]*+(?:("

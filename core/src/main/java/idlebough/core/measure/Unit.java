@@ -45,6 +45,8 @@ public enum Unit {
     PERCENT(Dimension.NUMBER, 1, 0, "%"),
     DEGREE(Dimension.NUMBER, 1, 0, "°", "deg"),
     HOUR(Dimension.NUMBER, 1, 0, "h", "hours"),
+    CELSIUS_HOUR(Dimension.HEAT, 1, 0, "°C·h"),
+    FAHRENHEIT_HOUR(Dimension.HEAT, 5.0 / 9, 0, "°F·h"),
     DAY(Dimension.NUMBER, 1, 0, "days", "day", "d"),
     PLAIN(Dimension.NUMBER, 1, 0, "");
 
@@ -61,6 +63,7 @@ public enum Unit {
         FLOW,
         PRESSURE,
         SALINITY,
+        HEAT,
         NUMBER
     }
 

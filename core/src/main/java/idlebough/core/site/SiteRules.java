@@ -119,7 +119,7 @@ public final class SiteRules {
         remedies.add(enterTest(pit));
         return about(DRAINAGE_RULE, pit, crop)
                 .with("class", capital(rate.drainageClass().word()))
-                .with("meaning", rate.drainageClass().meaning())
+                .with("meaning", Phrase.of(rate.drainageClass().meaning()))
                 .remedies(remedies)
                 .judge(Measured.of(rate.normalisedMmPerHour(), rate.halfWidth(), DRAINAGE), wanted);
     }

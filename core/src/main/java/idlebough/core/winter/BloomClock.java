@@ -9,6 +9,7 @@ import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Table;
 import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
@@ -98,27 +99,27 @@ public record BloomClock(double half, double need, double first, double end, Tol
 
     /** How the need comes about when no date of one's own tells it. */
     public Working working() {
-        Working.Builder steps = Working.of("How {} °C·h comes about", Amount.count(need))
+        Working.Builder steps = Working.of("How {} comes about", Amount.of(need, Quantity.HEAT))
                 .step(
                         "Each hour’s warmth counts by 1 / (1 + e^(−0.07·(C − {}))), C the chill portions so far",
                         Amount.count(half));
         if (Double.isNaN(told.low())) {
-            steps.step("{}: {} °C·h", told.crop(), Amount.count(told.atC()));
+            steps.step("{}: {}", told.crop(), Amount.of(told.atC(), Quantity.HEAT));
         } else {
             steps.step(
-                    "{} of letter C: {} °C·h; the middle eight tenths of districts {} to {}",
+                    "{} of letter C: {}; the middle eight tenths of districts {} to {}",
                     told.crop(),
-                    Amount.count(told.atC()),
-                    Amount.count(told.low()),
-                    Amount.count(told.high()));
+                    Amount.of(told.atC(), Quantity.HEAT),
+                    Amount.of(told.low(), Quantity.HEAT),
+                    Amount.of(told.high(), Quantity.HEAT));
         }
         if (told.letter() != 0) {
-            steps.step("bloom letter {}: {} °C·h", String.valueOf(told.letter()), Amount.count(need));
+            steps.step("bloom letter {}: {}", String.valueOf(told.letter()), Amount.of(need, Quantity.HEAT));
         }
         return steps.step(
                         "against {} mean bloom dates of districts, root mean square {} days",
                         told.crop(),
-                        Amount.of(told.rms(), idlebough.core.measure.Quantity.DECIMAL))
+                        Amount.of(told.rms(), Quantity.DECIMAL))
                 .sensitive("An estimate. Five bloom dates of your own put it right for this place.")
                 .from(new Source(
                         Source.Kind.OWN_CHOICE,

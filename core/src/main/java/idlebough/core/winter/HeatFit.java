@@ -3,6 +3,7 @@ package idlebough.core.winter;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,7 +65,7 @@ public record HeatFit(BloomClock clock, List<Seen> dates) {
     }
 
     public Working working() {
-        Working.Builder working = Working.of("How {} °C·h comes about", Amount.count(need()));
+        Working.Builder working = Working.of("How {} comes about", Amount.of(need(), Quantity.HEAT));
         dates.forEach(seen -> working.step(
                 "full bloom seen {}: with this need it is predicted {} days {}",
                 seen.day(),
