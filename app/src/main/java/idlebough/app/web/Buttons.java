@@ -59,6 +59,7 @@ public final class Buttons {
                 LayoutRemedy.MoveTree.class,
                 r -> does(r, "/layout/move", Map.of("tree", r.tree(), "x", x(r.to()), "y", y(r.to()))));
         on(IrrigationRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
+        on(PlantingRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
         on(PlantingRemedy.EnterTree.class, r -> leads(r, "/planting/" + r.tree()));
         on(PlantingRemedy.MeasureAgain.class, r -> leads(r, "/planting?tree=" + r.tree() + "#as-planted"));
         on(DaybookRemedy.MeasureUnion.class, r -> leads(r, "/daybook?tree=" + r.tree() + "#measure"));

@@ -137,7 +137,9 @@ class FieldsTest {
         assertThat(sheet.y(-5) - sheet.y(35)).isCloseTo(sheet.size(40), org.assertj.core.data.Offset.offset(1e-9));
         assertThat(sheet.x(-10)).isGreaterThan(40);
         assertThat(sheet.x(50)).isLessThan(690);
-        assertThat(sheet.size(sheet.bar(UnitSystem.METRIC))).as("a scale bar one can read").isBetween(60.0, 160.0);
+        assertThat(sheet.size(sheet.bar(UnitSystem.METRIC)))
+                .as("a scale bar one can read")
+                .isBetween(60.0, 160.0);
         assertThat(new Reader("id", "N", new Display(UnitSystem.US, Locale.US)).barWords(sheet))
                 .as("round in feet")
                 .isIn("20\u00a0ft", "50\u00a0ft");

@@ -216,7 +216,7 @@ class WinterFormsTest {
                         .toList()));
         assertThat(said(grower.get(base + "/winters")))
                 .contains("23 whole ones")
-                .contains("Winters left out: 2012");
+                .contains("Some winters are left out: 2012");
         load(
                 "second.csv",
                 csv(all.stream()

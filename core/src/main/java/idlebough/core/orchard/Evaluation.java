@@ -90,9 +90,12 @@ public final class Evaluation {
                 before.map(e -> e.water).orElse(null));
         planting = PlantingStage.of(
                 trees,
-                site,
-                orchard.ways(),
-                orchard.observations().unions(),
+                new PlantingStage.Input(
+                        site,
+                        varieties,
+                        day,
+                        orchard.ways(),
+                        orchard.observations().unions()),
                 before.map(e -> e.planting).orElse(null));
         almanac = AlmanacStage.of(
                 new AlmanacStage.Input(trees, day, site, varieties, water),

@@ -10,4 +10,7 @@ public interface PlantingRemedy extends Remedy {
 
     /** Leads to where the union is entered as it stands. */
     record MeasureAgain(Phrase label, String tree) implements PlantingRemedy {}
+
+    /** Leads to where the planting date is set. */
+    record ChooseDate(Phrase label) implements PlantingRemedy {}
 }

@@ -2,10 +2,12 @@ package idlebough.core.planting;
 
 import static idlebough.core.judge.Amount.cm;
 import static idlebough.core.judge.Amount.fine;
+import static idlebough.core.measure.Quantity.DAYS;
 import static idlebough.core.measure.Quantity.FINE_LENGTH;
 import static idlebough.core.measure.Quantity.MASS;
 import static idlebough.core.measure.Quantity.PERCENT;
 
+import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
 import idlebough.core.judge.Measured;
@@ -16,8 +18,11 @@ import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.judge.Way;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -32,6 +37,7 @@ public final class PlantingRules {
     public static final Rule UNION_HIGH = Rule.of("planting.union-high");
     public static final Rule FLARE_LEVEL = Rule.of("planting.flare-level");
     public static final Rule RICH_FILL = Rule.of("planting.rich-fill");
+    public static final Rule BARE_ROOT_SEASON = Rule.of("planting.bare-root-season");
     public static final Rule SLOPE = Rule.of("planting.slope-fall");
     public static final Rule AS_PLANTED = Rule.of("planting.as-planted");
     public static final Rule AS_PLANTED_HEIGHT = Rule.of("planting.as-planted-height");
@@ -76,6 +82,30 @@ public final class PlantingRules {
         rules.slope().ifPresent(findings::add);
         rules.lift().ifPresent(findings::add);
         return findings;
+    }
+
+    /**
+     * Is a bare-root tree planted while it is dormant?
+     *
+     * @param day of the planting
+     */
+    public static Finding season(String id, String label, Dormancy dormancy, LocalDate day) {
+        long outside = dormancy.outside(day);
+        LocalDate begins = dormancy.leafFall().atYear(day.getYear());
+        LocalDate ends = dormancy.budBreak().atYear(day.getYear());
+        return BARE_ROOT_SEASON
+                .about(Subject.tree(id))
+                .with("tree", label)
+                .with("outside", Amount.of((double) Math.max(0, outside), DAYS))
+                .with("begins", dayAndMonth(begins))
+                .with("ends", dayAndMonth(ends))
+                .together(dormancy.budBreak().toString())
+                .remedies(List.of(new PlantingRemedy.ChooseDate(WORDS.say("remedy.date", Map.of()))))
+                .judge(Measured.exactly(outside, DAYS), TABLE.atMost("bare-root-season", DAYS));
+    }
+
+    private static String dayAndMonth(LocalDate day) {
+        return day.format(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH));
     }
 
     private Rule.Draft about(Rule rule) {

@@ -1,5 +1,7 @@
 package idlebough.core.planting;
 
+import idlebough.core.crop.Form;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Findings;
@@ -13,7 +15,11 @@ import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Texture;
+import idlebough.core.variety.VarietyStage;
+import idlebough.core.winter.Exposure;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,8 +40,17 @@ public final class PlantingStage implements Stage {
      *
      * @param asPlanted union above the board on the planting day, m; empty when it was not measured
      * @param checked whether it was measured again since, so that the daybook judges it
+     * @param season of a bare-root tree to be planted; empty for others
      */
-    private record Judged(Stand stand, PlantingSection.Setting setting, Optional<Double> asPlanted, boolean checked) {}
+    private record Judged(
+            Stand stand,
+            PlantingSection.Setting setting,
+            Optional<Double> asPlanted,
+            boolean checked,
+            Optional<Season> season) {}
+
+    /** When a bare-root tree is planted, and when it may be. */
+    private record Season(LocalDate day, Dormancy dormancy) {}
 
     private PlantingStage(List<Stand> stands, Map<String, Judged> judged, PlantingStage before) {
         this.stands = stands;
@@ -48,11 +63,34 @@ public final class PlantingStage implements Stage {
     }
 
     /**
-     * @param stands every tree that stands or will stand
+     * What this stage depends on beside the trees.
+     *
+     * @param day on which the planned trees go in
      * @param unions what was measured of their unions
+     */
+    public record Input(SiteStage site, VarietyStage varieties, LocalDate day, Ways ways, Unions unions) {
+        private Dormancy dormancy(Variety variety) {
+            return Dormancy.of(
+                    varieties.springs(variety, Exposure.SCREEN),
+                    site.site().location().latitude() < 0);
+        }
+    }
+
+    private static boolean needsDormancy(Stand stand) {
+        return stand.toPlant()
+                && stand.tree().nursery().form() == Form.BARE
+                && !stand.crop().evergreen();
+    }
+
+    /**
+     * @param stands every tree that stands or will stand
      * @param before whose answers are taken over where nothing that they depend on changed; null for none
      */
-    public static PlantingStage of(List<Stand> stands, SiteStage site, Ways ways, Unions unions, PlantingStage before) {
+    public static PlantingStage of(List<Stand> stands, Input input, PlantingStage before) {
+        SiteStage site = input.site();
+        Ways ways = input.ways();
+        Unions unions = input.unions();
+        Map<Variety, Dormancy> dormancies = new HashMap<>();
         Map<String, Judged> judged = new LinkedHashMap<>();
         for (Stand stand : stands) {
             String id = stand.id();
@@ -69,7 +107,11 @@ public final class PlantingStage implements Stage {
                                     site.site().winds().storm(),
                                     site.site().location().latitude()),
                             unions.asPlanted(id).map(UnionMeasure::height),
-                            unions.check(id).isPresent()));
+                            unions.check(id).isPresent(),
+                            needsDormancy(stand)
+                                    ? Optional.of(new Season(
+                                            input.day(), dormancies.computeIfAbsent(stand.variety(), input::dormancy)))
+                                    : Optional.empty()));
         }
         return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
     }
@@ -119,7 +161,11 @@ public final class PlantingStage implements Stage {
         Stand stand = each.stand();
         PlantingSection section = sectionOf(stand.id());
         if (stand.toPlant()) {
-            return PlantingRules.judge(stand.id(), stand.label(), section);
+            List<Finding> found = new ArrayList<>(PlantingRules.judge(stand.id(), stand.label(), section));
+            each.season()
+                    .ifPresent(season -> found.add(
+                            PlantingRules.season(stand.id(), stand.label(), season.dormancy(), season.day())));
+            return found;
         }
         return !each.checked()
                 ? each.asPlanted()

@@ -56,6 +56,12 @@ public record Bloom(SpringHours spring, BloomClock clock, Optional<Open> floweri
         return low == sums.length ? -1 : low;
     }
 
+    /** The day on which a share of the need is reached; empty when it is not by the end of the spring. */
+    public Optional<LocalDate> reaches(double share) {
+        int hour = reached(spring.forced(clock.half()), share * clock.need());
+        return hour < 0 ? Optional.empty() : Optional.of(spring.hours().at(hour).toLocalDate());
+    }
+
     public int year() {
         return spring.year();
     }

@@ -17,6 +17,7 @@ import idlebough.core.layout.LayoutRules;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
+import idlebough.core.planting.Dormancy;
 import idlebough.core.planting.PlantingRules;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
@@ -56,6 +57,7 @@ import idlebough.core.winter.WinterLedger;
 import idlebough.core.winter.WinterRules;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -521,6 +523,12 @@ class EdgesTest {
     private static List<Finding> planting(String rule, double value, String with) {
         return switch (rule) {
             case "planting.lift" -> lift(value);
+            case "planting.bare-root-season" ->
+                List.of(PlantingRules.season(
+                        "t",
+                        "T",
+                        new Dormancy(MonthDay.of(11, 1), MonthDay.of(4, 10)),
+                        LocalDate.of(2027, 4, 10).plusDays((long) value)));
             case "planting.as-planted", "planting.as-planted-height", "planting.as-planted-proud" -> {
                 // The stock wants 10 cm, the union sits 10 cm above the flare, planned 3 cm proud.
                 PlantingSection section = section(0.10, 0.03);

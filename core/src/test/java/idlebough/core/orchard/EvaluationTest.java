@@ -82,7 +82,7 @@ class EvaluationTest {
         assertThat(later.winters()).isSameAs(before.winters());
         assertThat(later.varieties()).isSameAs(before.varieties());
         assertThat(later.partners()).isSameAs(before.partners());
-        assertThat(later.planting()).isSameAs(before.planting());
+        assertThat(later.rootstocks()).isSameAs(before.rootstocks());
         assertThat(later.almanac()).isNotSameAs(before.almanac());
         Tree first = orchard.trees().get(0);
         Evaluation moved = before.with(orchard.with(new Tree(
