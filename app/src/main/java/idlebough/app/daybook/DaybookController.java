@@ -85,7 +85,7 @@ public class DaybookController {
                             .sorted(Comparator.comparing(NoteRow::notedOn).reversed())
                             .toList());
             model.addAttribute("measures", unions.of(picked.id()));
-            model.addAttribute("about", pages.about(plan, StagePage.DAYBOOK.room(), picked.subject()));
+            pages.about(model, plan, StagePage.DAYBOOK.room(), picked.subject());
             model.addAttribute(
                     "check", plan.evaluation().daybook().checkOf(picked.id()).orElse(null));
             sketch(model, plan, picked);

@@ -147,13 +147,20 @@ public class Demo implements ApplicationRunner {
             return LayoutFill.of(now, wish).edits(now.revision());
         });
         record(scope);
+        // What a stop looks like: a peach where water stands.
+        make(scope, "Set a peach by the slow corner", now -> {
+            PegRow peg = new PegRow(RowKey.fresh(scope.orchard()), "P1", 63.5, 12, true);
+            ChoiceRow peach = now.rows().choiceOf("peach-redhaven").orElseThrow();
+            return List.of(Edit.add(peg), Edit.add(LayoutFill.planned(now, peg, peach)));
+        });
+        seen(scope);
     }
 
     /** The first row went in last spring, with its unions measured on the day and after eight weeks. */
     private void record(Scope scope) {
         LocalDate day = LocalDate.of(2026, 3, 14);
         double[] union = {0.14, 0.13, 0.155, 0.12, 0.145, 0.13};
-        double[] sank = {0.002, 0.001, 0.003, 0.052, 0.002, 0.001};
+        double[] sank = {0.012, 0.011, 0.013, 0.052, 0.012, 0.011};
         make(scope, "Planted the first row", now -> {
             List<Edit> all = new ArrayList<>();
             List<Stand> row = toPlant(now);
@@ -190,7 +197,6 @@ public class Demo implements ApplicationRunner {
                                         "state",
                                         Tree.State.ORDERED)))
                         .toList());
-        seen(scope);
     }
 
     private static List<Stand> toPlant(Plan plan) {
@@ -248,6 +254,12 @@ public class Demo implements ApplicationRunner {
                 // The plum is left on the grade: what the clay says of it is shown.
                 if (i < places.length - 1) {
                     all.add(Edit.change(tree, now.revision(), Map.of("footing", Footing.DRAINED)));
+                }
+                if (tree.nursery().form() == Form.BARE) {
+                    all.add(Edit.change(
+                            tree,
+                            now.revision(),
+                            Map.of("form", Form.CONTAINER, "ballDiameter", 0.32, "ballHeight", 0.28)));
                 }
                 if (i < 3) {
                     all.add(Edit.change(tree, now.revision(), Map.of("unionAboveFlare", 0.13)));

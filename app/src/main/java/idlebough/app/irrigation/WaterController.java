@@ -69,7 +69,7 @@ public class WaterController {
                             .mapToDouble(FirstSeason.Week::total)
                             .max()
                             .orElse(1));
-            model.addAttribute("about", pages.about(plan, StagePage.WATER.room(), picked.subject()));
+            pages.about(model, plan, StagePage.WATER.room(), picked.subject());
             List<TreeView> toPlant =
                     plan.trees().stream().filter(TreeView::toPlant).toList();
             model.addAttribute(

@@ -131,7 +131,7 @@ public class LayoutController {
         model.addAttribute("doubts", plan.doubts(Room.LAYOUT).size());
         if (plot != null && picked != null) {
             model.addAttribute("figures", figures(plan, picked, year));
-            model.addAttribute("about", pages.about(plan, Room.LAYOUT, picked.subject()));
+            pages.about(model, plan, Room.LAYOUT, picked.subject());
         }
     }
 

@@ -108,7 +108,7 @@ public class PlantingController {
                 "drawing", SectionDrawing.of(picked.section(), picked.pit(), Math.max(0, Math.min(weeks, 208))));
         model.addAttribute("weeks", weeks);
         model.addAttribute("ways", offered(plan, picked.id()));
-        model.addAttribute("about", pages.about(plan, StagePage.PLANTING.room(), picked.subject()));
+        pages.about(model, plan, StagePage.PLANTING.room(), picked.subject());
         model.addAttribute(
                 "stoppedBy",
                 pages.shown(

@@ -106,7 +106,7 @@ public class PartnerController {
                                     .sorted(Comparator.comparingDouble(v -> v.rank()))
                                     .limit(8)
                                     .toList());
-            model.addAttribute("about", pages.about(plan, StagePage.PARTNERS.room(), picked.subject()));
+            pages.about(model, plan, StagePage.PARTNERS.room(), picked.subject());
             model.addAttribute("bars", bars(web, picked, links));
         }
         return "pollination/partners";

@@ -81,12 +81,11 @@ public class RootstockController {
                             TreeSize.working(variety, stock)))
                     .toList();
             model.addAttribute("offers", offers);
-            model.addAttribute(
-                    "about",
-                    pages.about(
-                            plan,
-                            StagePage.ROOTSTOCKS.room(),
-                            new Subject(Subject.Kind.CHOICE, picked.choice().id())));
+            pages.about(
+                    model,
+                    plan,
+                    StagePage.ROOTSTOCKS.room(),
+                    new Subject(Subject.Kind.CHOICE, picked.choice().id()));
             // Crowns may overlap in the drawing: their outlines are compared, not planted.
             double width = OVERLAP
                             * offers.stream()

@@ -16,6 +16,8 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Room;
+import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
@@ -79,6 +81,7 @@ public class VarietyController {
         model.addAttribute(
                 "ripe",
                 picked.variety().ripe(plan.site().where().latitude()).getDisplayName(TextStyle.FULL, Locale.ENGLISH));
+        pages.about(model, plan, Room.VARIETY, Subject.variety(picked.variety().key()));
         model.addAttribute("about", pages.shown(plan, picked.findings()));
         model.addAttribute("missing", stage.missing().orElse(null));
         model.addAttribute("choices", byVariety(plan));

@@ -148,12 +148,21 @@ public class Pages {
                 .toList();
     }
 
-    /** Those of a room about one subject that are not sound. */
-    public List<Shown> about(PlanView plan, Room room, Subject subject) {
-        return shown(
-                plan,
-                plan.judged(room).about(subject).stream()
-                        .filter(finding -> !finding.isSound())
-                        .toList());
+    /** Puts what is not sound in a room on the page: that of one subject first, then the other lines. */
+    public void about(Model model, PlanView plan, Room room, Subject subject) {
+        model.addAttribute(
+                "about",
+                shown(
+                        plan,
+                        plan.judged(room).about(subject).stream()
+                                .filter(finding -> !finding.isSound())
+                                .toList()));
+        model.addAttribute(
+                "elsewhere",
+                shown(
+                        plan,
+                        plan.doubts(room).stream()
+                                .filter(finding -> !finding.subject().equals(subject))
+                                .toList()));
     }
 }

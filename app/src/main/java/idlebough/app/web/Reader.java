@@ -26,6 +26,11 @@ public record Reader(String accountId, String name, Display display) {
         return phrase.in(display);
     }
 
+    /** A sentence as HTML with the grower's words explained on hover. */
+    public String marked(Phrase phrase) {
+        return Terms.marked(of(phrase), this);
+    }
+
     /** A rule of thumb in text of the program's own. */
     public String prose(String text) {
         return Prose.in(display.system(), text);

@@ -194,6 +194,7 @@ public final class RootstockRules {
                 .max(Comparator.comparingDouble(SoilPit::ph))
                 .map(highest -> about(LIME, subject, variety, stock)
                         .with("pit", highest.label())
+                        .together(stock.key() + " " + highest.id())
                         .with("rank", Amount.count(stock.lime()))
                         .judge(
                                 Measured.of(highest.ph(), SITE.value("ph-reading"), DECIMAL),
@@ -206,6 +207,7 @@ public final class RootstockRules {
                 .max(Comparator.comparingDouble(pit -> pit.profile().salt()))
                 .map(saltiest -> about(SALT, subject, variety, stock)
                         .with("pit", saltiest.label())
+                        .together(stock.key() + " " + saltiest.id())
                         .with("rank", Amount.count(stock.tolerance().salt()))
                         .judge(
                                 Measured.of(
@@ -221,6 +223,7 @@ public final class RootstockRules {
                 .min(Comparator.comparingDouble(SoilPit::waterHeld))
                 .map(driest -> about(DROUGHT, subject, variety, stock)
                         .with("pit", driest.label())
+                        .together(stock.key() + " " + driest.id())
                         .with("rank", Amount.count(stock.tolerance().drought()))
                         .judge(
                                 Measured.of(
@@ -242,6 +245,8 @@ public final class RootstockRules {
         return rule.about(subject)
                 .with("stock", stock.ownRooted() ? variety.name() : stock.name())
                 .with("variety", variety.name())
+                .with("tree", variety.name())
+                .together(stock.ownRooted() ? variety.key() : stock.key())
                 .remedies(stock.ownRooted() ? List.of() : List.of(seeStocks(subject, variety)));
     }
 

@@ -30,6 +30,7 @@ import java.util.stream.Collectors;
 public final class VarietyStage implements Stage {
     private final Input input;
     private final Set<String> chosen;
+    private final Set<String> placed;
     private final Map<String, VarietyVerdict> verdicts;
     private final Map<Asked, Optional<VarietySprings>> springs;
     private final Lazy<List<VarietyVerdict>> ranked = Lazy.of(this::rank);
@@ -67,7 +68,8 @@ public final class VarietyStage implements Stage {
         springs = before != null && before.input.springsAs(input) ? before.springs : new ConcurrentHashMap<>();
         chosen = new LinkedHashSet<>();
         input.choices().forEach(choice -> chosen.add(choice.variety()));
-        input.stands().forEach(stand -> chosen.add(stand.variety().key()));
+        placed = input.stands().stream().map(stand -> stand.variety().key()).collect(Collectors.toSet());
+        chosen.addAll(placed);
     }
 
     /** @param before whose answers are taken over where nothing that they depend on changed; null for none */
@@ -103,9 +105,15 @@ public final class VarietyStage implements Stage {
         return chosen.stream().map(input.catalogue()::variety).toList();
     }
 
-    /** @throws IllegalArgumentException when there is no such variety */
+    /**
+     * How one variety does here; where it has a place, its drainage is judged there, with its stock.
+     *
+     * @throws IllegalArgumentException when there is no such variety
+     */
     public VarietyVerdict verdict(String key) {
-        return verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
+        VarietyVerdict verdict =
+                verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
+        return placed.contains(key) ? verdict.placed() : verdict;
     }
 
     private VarietyVerdict judge(Variety variety) {
@@ -162,14 +170,7 @@ public final class VarietyStage implements Stage {
     }
 
     private Findings judge() {
-        Set<String> placed =
-                input.stands().stream().map(stand -> stand.variety().key()).collect(Collectors.toSet());
-        return Findings.of(chosen.stream()
-                .map(key -> verdict(key).findings().stream()
-                        // Where it has a place its tree is judged there, with its stock.
-                        .filter(finding -> !(VarietyRules.DRAINAGE.equals(finding.rule()) && placed.contains(key)))
-                        .toList())
-                .toList());
+        return Findings.of(chosen.stream().map(key -> verdict(key).findings()).toList());
     }
 
     @Override

@@ -37,6 +37,16 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
                 !evidence.winters().usable().isEmpty());
     }
 
+    VarietyVerdict placed() {
+        return new VarietyVerdict(
+                variety,
+                match,
+                findings.stream()
+                        .filter(finding -> !VarietyRules.DRAINAGE.equals(finding.rule()))
+                        .toList(),
+                judged);
+    }
+
     /** How the worst of them stands; empty, not judged, where no winter is known and nothing else speaks against it. */
     public Optional<Standing> standing() {
         Standing worst = findings.stream().map(Finding::standing).reduce(Standing.SOUND, Standing::worse);
