@@ -236,7 +236,11 @@ public final class LayoutRules {
                 .remedies(List.of(GroundRules.seeLayer(SiteRemedy.Layer.COLD)))
                 .judge(
                         Measured.of(coldest + here.kelvin(), SCREEN + here.halfWidth(), TEMPERATURE),
-                        TABLE.limit("cold-place", tree.variety().coldCelsius(), TEMPERATURE, Limit.Side.AT_LEAST)));
+                        TABLE.limit(
+                                tree.variety().crop().evergreen() ? "cold-place-evergreen" : "cold-place",
+                                tree.variety().coldCelsius(),
+                                TEMPERATURE,
+                                Limit.Side.AT_LEAST)));
     }
 
     /** Empty on own roots: there is no smaller stock. */

@@ -173,7 +173,11 @@ public final class VarietyRules {
                 .remedies(List.of(seeOthers("remedy.hardier", variety)))
                 .judge(
                         Measured.of(coldest, reading, TEMPERATURE),
-                        TABLE.limit("cold", variety.coldCelsius(), TEMPERATURE, Limit.Side.AT_LEAST));
+                        TABLE.limit(
+                                variety.crop().evergreen() ? "cold-evergreen" : "cold",
+                                variety.coldCelsius(),
+                                TEMPERATURE,
+                                Limit.Side.AT_LEAST));
     }
 
     /** In how many springs frost takes half of the blossom. Empty where springs or critical temperatures are too few. */

@@ -286,7 +286,7 @@ class EdgesTest {
             default -> {}
         }
         WinterLedger hill = ledger(9, 25);
-        Variety cox = Shipped.variety("apple-cox");
+        Variety cox = Shipped.variety(with.equals("lemon") ? "lemon-lisbon" : "apple-cox");
         if (rule.equals("variety.cold")) {
             double coldest = Arrays.stream(hill.lowest()).min().orElseThrow();
             Variety limited = new Variety(
