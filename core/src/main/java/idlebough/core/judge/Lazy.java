@@ -1,5 +1,6 @@
 package idlebough.core.judge;
 
+import java.util.Optional;
 import java.util.function.Supplier;
 
 /** A value computed once, when it is first asked for; thread-safe. */
@@ -14,6 +15,11 @@ public final class Lazy<T> {
 
     public static <T> Lazy<T> of(Supplier<T> compute) {
         return new Lazy<>(compute);
+    }
+
+    /** Empty while nobody has asked for it. */
+    public Optional<T> ifKnown() {
+        return known ? Optional.of(value) : Optional.empty();
     }
 
     public T get() {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Where a plot lets trees stand: inside, off its boundary, clear of what is drawn on it and of the trees that keep their
@@ -24,6 +25,7 @@ final class FillSpace {
     private static final double STEP = 0.25;
 
     private static final int STARTS = 16;
+    private static final int COARSE_STARTS = 3;
     private static final int LATTICES = 10;
     private final Plot plot;
     private final PlotFill.Wish wish;
@@ -33,6 +35,7 @@ final class FillSpace {
     private final double widestStanding;
     private final FeatureIndex features;
     private final Optional<String> leftOut;
+    private final int starts;
 
     /** A tree that wants a place. */
     record Seat(Choice choice, Clearance.Grown tree) {
@@ -47,13 +50,15 @@ final class FillSpace {
             boolean margin,
             List<PlannedTree> standing,
             FeatureIndex features,
-            Optional<String> leftOut) {
+            Optional<String> leftOut,
+            int starts) {
         this.plot = plot;
         this.wish = wish;
         this.margin = margin;
         this.standing = standing;
         this.features = features;
         this.leftOut = leftOut;
+        this.starts = starts;
         index = PlaceIndex.of(standing, PlannedTree::place);
         widestStanding = standing.stream()
                 .mapToDouble(tree -> tree.size().spread())
@@ -62,28 +67,33 @@ final class FillSpace {
     }
 
     static FillSpace of(Plot plot, PlotFill.Wish wish, List<PlannedTree> standing, FeatureIndex features) {
-        return new FillSpace(plot, wish, true, standing, features, Optional.empty());
+        return new FillSpace(plot, wish, true, standing, features, Optional.empty(), STARTS);
     }
 
     PlotFill.Wish wish() {
         return wish;
     }
 
+    /** The same looked at from fewer first rows: less work, for comparing. */
+    FillSpace coarse() {
+        return new FillSpace(plot, wish, margin, standing, features, leftOut, COARSE_STARTS);
+    }
+
     FillSpace withoutMargin() {
-        return new FillSpace(plot, wish, false, standing, features, leftOut);
+        return new FillSpace(plot, wish, false, standing, features, leftOut, starts);
     }
 
     FillSpace withoutStanding() {
-        return new FillSpace(plot, wish, margin, List.of(), features, leftOut);
+        return new FillSpace(plot, wish, margin, List.of(), features, leftOut, starts);
     }
 
     FillSpace withoutAlley() {
         PlotFill.Wish close = new PlotFill.Wish(wish.pattern(), wish.margin(), 0, wish.bearing());
-        return new FillSpace(plot, close, margin, standing, features, leftOut);
+        return new FillSpace(plot, close, margin, standing, features, leftOut, starts);
     }
 
     FillSpace without(Feature feature) {
-        return new FillSpace(plot, wish, margin, standing, features, Optional.of(feature.id()));
+        return new FillSpace(plot, wish, margin, standing, features, Optional.of(feature.id()), starts);
     }
 
     private double bearing() {
@@ -149,17 +159,21 @@ final class FillSpace {
 
     /**
      * Trees of several widths in rows: along a row the next stands as soon as half of both widths and the ground allow;
-     * the next row an alley beyond half of both rows' widest. Of sixteen places of the first row the one that places most
+     * the next row an alley beyond half of both rows' widest. Of the places of the first row that are tried the one that places most
      * trees, in fewest rows.
      */
     List<PlotFill.Placed> rows(List<Seat> seats) {
         Axes axes = Axes.of(plot, bearing());
-        List<PlotFill.Placed> best = List.of();
-        for (int i = 0; i < STARTS; i++) {
-            double pitch = seats.get(0).spread() + wish.alley();
-            List<PlotFill.Placed> found = rows(seats, axes, axes.acrossLow() + pitch * i / STARTS);
-            best = found.size() > best.size() || found.size() == best.size() && rowsOf(found) < rowsOf(best)
-                    ? found
+        double pitch = seats.get(0).spread() + wish.alley();
+        List<List<PlotFill.Placed>> found = IntStream.range(0, starts)
+                .parallel()
+                .mapToObj(i -> rows(seats, axes, axes.acrossLow() + pitch * i / starts))
+                .toList();
+        // The first of equals, so that the answer does not depend on who was ready first.
+        List<PlotFill.Placed> best = found.get(0);
+        for (List<PlotFill.Placed> other : found) {
+            best = other.size() > best.size() || other.size() == best.size() && rowsOf(other) < rowsOf(best)
+                    ? other
                     : best;
         }
         return best;

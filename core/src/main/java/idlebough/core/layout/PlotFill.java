@@ -68,7 +68,7 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
         FillSpace space = FillSpace.of(plot, wish, standing.kept(), features);
         List<Placed> placed = placed(space, seats);
         return new PlotFill(
-                placed, seats.size(), placed.size() == seats.size() ? List.of() : costs(space, seats, placed.size()));
+                placed, seats.size(), placed.size() == seats.size() ? List.of() : costs(space.coarse(), seats));
     }
 
     private static List<Placed> placed(FillSpace space, List<FillSpace.Seat> seats) {
@@ -80,8 +80,9 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
         return uniform ? space.lattice(seats, widest) : space.rows(seats);
     }
 
-    /** What each rule costs: how many more find a place without it. */
-    private static List<Cost> costs(FillSpace space, List<FillSpace.Seat> seats, int placed) {
+    /** What each rule costs: how many more find a place without it, both looked at alike. */
+    private static List<Cost> costs(FillSpace space, List<FillSpace.Seat> seats) {
+        int placed = placed(space, seats).size();
         List<Cost> costs = new ArrayList<>();
         cost(Phrase.of("the distance from the boundary"), space.withoutMargin(), seats, placed)
                 .ifPresent(costs::add);

@@ -5,6 +5,7 @@ import idlebough.core.crop.Crop;
 import idlebough.core.daybook.DaybookStage;
 import idlebough.core.irrigation.IrrigationStage;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Lazy;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
@@ -26,6 +27,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -44,12 +47,12 @@ public final class Evaluation {
     private final WinterStage winters;
     private final VarietyStage varieties;
     private final PollinationStage partners;
-    private final RootstockStage rootstocks;
+    private final Lazy<RootstockStage> rootstocks;
     private final LayoutStage layout;
-    private final IrrigationStage water;
-    private final PlantingStage planting;
-    private final AlmanacStage almanac;
-    private final DaybookStage daybook;
+    private final Lazy<IrrigationStage> water;
+    private final Lazy<PlantingStage> planting;
+    private final Lazy<AlmanacStage> almanac;
+    private final Lazy<DaybookStage> daybook;
 
     private Evaluation(Orchard orchard, Optional<Evaluation> before) {
         this.orchard = orchard;
@@ -76,37 +79,37 @@ public final class Evaluation {
                 before.map(e -> e.varieties).orElse(null));
         partners = PollinationStage.of(
                 trees, placedChoices(), varieties, before.map(e -> e.partners).orElse(null));
-        rootstocks = RootstockStage.of(
-                new RootstockStage.Input(orchard.catalogue(), orchard.choices(), trees, site, winters),
-                before.map(e -> e.rootstocks).orElse(null));
+        RootstockStage.Input stocks =
+                new RootstockStage.Input(orchard.catalogue(), orchard.choices(), trees, site, winters);
+        rootstocks = since(before, e -> e.rootstocks, then -> RootstockStage.of(stocks, then));
         layout = LayoutStage.of(
                 trees, day, site, winters, partners, before.map(e -> e.layout).orElse(null));
-        water = IrrigationStage.of(
-                trees,
-                day,
-                site,
-                winters,
-                PlantingWays.MULCH,
-                before.map(e -> e.water).orElse(null));
-        planting = PlantingStage.of(
-                trees,
-                new PlantingStage.Input(
-                        site,
-                        varieties,
-                        day,
-                        orchard.ways(),
-                        orchard.observations().unions()),
-                before.map(e -> e.planting).orElse(null));
-        almanac = AlmanacStage.of(
-                new AlmanacStage.Input(trees, day, site, varieties, water),
-                before.map(e -> e.almanac).orElse(null));
-        daybook = DaybookStage.of(
-                new DaybookStage.Input(
-                        trees,
-                        planting,
-                        orchard.observations().unions(),
-                        orchard.observations().notes()),
-                before.map(e -> e.daybook).orElse(null));
+        water = since(
+                before, e -> e.water, then -> IrrigationStage.of(trees, day, site, winters, PlantingWays.MULCH, then));
+        PlantingStage.Input soil = new PlantingStage.Input(
+                site, varieties, day, orchard.ways(), orchard.observations().unions());
+        planting = since(before, e -> e.planting, then -> PlantingStage.of(trees, soil, then));
+        almanac = since(
+                before,
+                e -> e.almanac,
+                then -> AlmanacStage.of(new AlmanacStage.Input(trees, day, site, varieties, water.get()), then));
+        daybook = since(
+                before,
+                e -> e.daybook,
+                then -> DaybookStage.of(
+                        new DaybookStage.Input(
+                                trees,
+                                planting.get(),
+                                orchard.observations().unions(),
+                                orchard.observations().notes()),
+                        then));
+    }
+
+    /** A stage that is made when it is first asked for, over what the one before it had found by now. */
+    private static <S> Lazy<S> since(
+            Optional<Evaluation> before, Function<Evaluation, Lazy<S>> stage, UnaryOperator<S> make) {
+        S then = before.flatMap(e -> stage.apply(e).ifKnown()).orElse(null);
+        return Lazy.of(() -> make.apply(then));
     }
 
     public static Evaluation of(Orchard orchard) {
@@ -193,7 +196,7 @@ public final class Evaluation {
     }
 
     public RootstockStage rootstocks() {
-        return rootstocks;
+        return rootstocks.get();
     }
 
     public LayoutStage layout() {
@@ -201,24 +204,25 @@ public final class Evaluation {
     }
 
     public IrrigationStage water() {
-        return water;
+        return water.get();
     }
 
     public PlantingStage planting() {
-        return planting;
+        return planting.get();
     }
 
     public AlmanacStage almanac() {
-        return almanac;
+        return almanac.get();
     }
 
     public DaybookStage daybook() {
-        return daybook;
+        return daybook.get();
     }
 
     /** The ten, in the order of the work. */
     public List<Stage> stages() {
-        return List.of(site, winters, varieties, partners, rootstocks, layout, water, planting, almanac, daybook);
+        return List.of(
+                site, winters, varieties, partners, rootstocks(), layout, water(), planting(), almanac(), daybook());
     }
 
     public Stage stage(Room room) {

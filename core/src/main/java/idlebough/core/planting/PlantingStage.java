@@ -13,6 +13,7 @@ import idlebough.core.judge.Stage;
 import idlebough.core.judge.Ways;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteStage;
+import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Texture;
 import idlebough.core.variety.VarietyStage;
@@ -90,10 +91,13 @@ public final class PlantingStage implements Stage {
         SiteStage site = input.site();
         Ways ways = input.ways();
         Unions unions = input.unions();
-        Map<Variety, Dormancy> dormancies = new HashMap<>();
+        Map<String, Dormancy> dormancies = new HashMap<>();
+        double slope = site.terrain().ground().slope() / PERCENT;
+        Map<String, PlantingSection.Soil> soils = new HashMap<>();
         Map<String, Judged> judged = new LinkedHashMap<>();
         for (Stand stand : stands) {
             String id = stand.id();
+            Optional<SoilPit> pit = site.pitOf(id);
             judged.put(
                     id,
                     new Judged(
@@ -101,7 +105,7 @@ public final class PlantingStage implements Stage {
                             new PlantingSection.Setting(
                                     stand.tree().nursery(),
                                     stand.stock(),
-                                    soil(site, stand),
+                                    soils.computeIfAbsent(pit.map(SoilPit::id).orElse(""), same -> soil(pit, slope)),
                                     stand.footing(),
                                     ways.of(id),
                                     site.site().winds().storm(),
@@ -110,16 +114,16 @@ public final class PlantingStage implements Stage {
                             unions.check(id).isPresent(),
                             needsDormancy(stand)
                                     ? Optional.of(new Season(
-                                            input.day(), dormancies.computeIfAbsent(stand.variety(), input::dormancy)))
+                                            input.day(),
+                                            dormancies.computeIfAbsent(
+                                                    stand.variety().key(), same -> input.dormancy(stand.variety()))))
                                     : Optional.empty()));
         }
         return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
     }
 
-    private static PlantingSection.Soil soil(SiteStage site, Stand stand) {
-        double slope = site.terrain().ground().slope() / PERCENT;
-        return site.pitOf(stand.id())
-                .map(pit -> PlantingSection.Soil.of(pit, slope))
+    private static PlantingSection.Soil soil(Optional<SoilPit> pit, double slope) {
+        return pit.map(known -> PlantingSection.Soil.of(known, slope))
                 .orElse(new PlantingSection.Soil(Texture.LOAM, false, slope));
     }
 

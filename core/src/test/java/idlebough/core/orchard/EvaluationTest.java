@@ -74,6 +74,7 @@ class EvaluationTest {
     @Test
     void aStageWhoseInputsAreTheSameIsTheSame() {
         Evaluation before = Evaluation.of(new RandomOrchard(9).orchard(10));
+        assertThat(before.stages()).hasSize(10);
         Orchard orchard = before.orchard();
         assertThat(before.with(orchard)).isSameAs(before);
         Evaluation later = before.with(orchard.with(new Orchard.Settings(
