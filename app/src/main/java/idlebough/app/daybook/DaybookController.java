@@ -13,6 +13,8 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
+import idlebough.core.judge.Findings;
+import idlebough.core.judge.Room;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.UnionMeasure;
 import idlebough.core.planting.Unions;
@@ -67,13 +69,7 @@ public class DaybookController {
 
     private String page(Model model, PlanView plan, String tree, Fields fields) {
         Unions unions = plan.evaluation().daybook().unions();
-        TreeView picked = tree == null
-                ? plan.evaluation().stands().stream()
-                        .filter(stand -> unions.asPlanted(stand.id()).isPresent())
-                        .findFirst()
-                        .map(stand -> plan.tree(stand.id()))
-                        .orElseGet(() -> plan.treeOrFirst(null))
-                : plan.tree(tree);
+        TreeView picked = tree == null ? first(plan, unions) : plan.tree(tree);
         model.addAttribute("picked", picked);
         model.addAttribute("fields", fields);
         model.addAttribute("states", Tree.State.values());
@@ -91,6 +87,16 @@ public class DaybookController {
             sketch(model, plan, picked);
         }
         return "daybook/daybook";
+    }
+
+    /** The planted tree of which the worst is said, else the first one; null without a tree. */
+    private static TreeView first(PlanView plan, Unions unions) {
+        Findings judged = plan.judged(Room.DAYBOOK);
+        return plan.evaluation().stands().stream()
+                .filter(stand -> unions.asPlanted(stand.id()).isPresent())
+                .min(Comparator.comparing(stand -> judged.worst(stand.subject()), Comparator.reverseOrder()))
+                .map(stand -> plan.tree(stand.id()))
+                .orElseGet(() -> plan.treeOrFirst(null));
     }
 
     private static void sketch(Model model, PlanView plan, TreeView tree) {

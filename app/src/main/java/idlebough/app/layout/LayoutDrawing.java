@@ -102,7 +102,10 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
                                     looks,
                                     sheet.size(tree.size().spread()) / 2,
                                     now,
-                                    judged.worst(stand.subject()),
+                                    // A tree that any room stops is drawn so: here it is moved.
+                                    evaluation.stopsOf(stand.id()).isEmpty()
+                                            ? judged.worst(stand.subject())
+                                            : Standing.STOP,
                                     stand),
                             Svg.number(now + RING),
                             picked != null && stand.id().equals(picked.id()));

@@ -72,6 +72,21 @@ public enum Quantity {
         return this == LENGTH || this == TAPE;
     }
 
+    /** Whether two figures, in the base unit, are written differently in one of the systems at least. */
+    public boolean tellsApart(double one, double other) {
+        return written(one, UnitSystem.METRIC) != written(other, UnitSystem.METRIC)
+                || written(one, UnitSystem.US) != written(other, UnitSystem.US);
+    }
+
+    private double written(double base, UnitSystem system) {
+        if (system == UnitSystem.US && inFeetAndInches()) {
+            return Math.rint(Unit.INCH.fromBase(base) * (this == TAPE ? 2 : 1));
+        }
+        double value = unit(system).fromBase(base);
+        int shown = decimals(system) + (this == SHORT_LENGTH && Math.abs(value) < 1 ? 1 : 0);
+        return Math.rint(value * Math.pow(10, shown)) / Math.pow(10, shown);
+    }
+
     /** The base unit, in which every stored or computed figure of this quantity stands. */
     public Unit.Dimension dimension() {
         return metric.dimension();

@@ -13,7 +13,7 @@ import java.util.Optional;
 
 /**
  * One key figure that moved, for one subject or for many together: “412 trees: hole width 90 → 95 cm”. Figures that are
- * new have not moved; those that are gone have.
+ * new have not moved; those that are gone have; what is written as before has not.
  *
  * @param figure key as in {@link KeyFigure}
  * @param subjects how many
@@ -29,8 +29,6 @@ public record Moved(
         Subject subject,
         Optional<Range> from,
         Optional<Range> to) {
-    private static final double SLACK = 1e-9;
-
     /** In the base unit of the quantity. */
     public record Range(double low, double high) {
         Range with(double value) {
@@ -65,7 +63,7 @@ public record Moved(
         for (KeyFigure then : before) {
             KeyFigure found = now.getOrDefault(then.key(), Map.of()).get(then.subject());
             Optional<Double> to = found == null ? Optional.empty() : found.value();
-            if (found != then && differs(then.value(), to)) {
+            if (found != then && differs(then.amount().quantity(), then.value(), to)) {
                 int sign = then.value().isEmpty() || to.isEmpty()
                         ? 0
                         : (int) Math.signum(to.get() - then.value().get());
@@ -82,10 +80,9 @@ public record Moved(
                 .toList();
     }
 
-    private static boolean differs(Optional<Double> a, Optional<Double> b) {
-        return a.isEmpty() || b.isEmpty()
-                ? !a.equals(b)
-                : Math.abs(a.get() - b.get()) > SLACK * Math.max(1, Math.abs(a.get()));
+    /** Whether a reader sees a difference: what rounds to the same has not moved. */
+    private static boolean differs(Quantity quantity, Optional<Double> a, Optional<Double> b) {
+        return a.isEmpty() || b.isEmpty() ? !a.equals(b) : quantity.tellsApart(a.get(), b.get());
     }
 
     private static Moved together(Room room, String figure, List<Change> changes) {
