@@ -30,7 +30,12 @@ public final class Almanac {
      * @param stock empty while none is chosen
      */
     public record TreeToPlant(
-            String label, Optional<Rootstock> stock, Footing footing, boolean bareRoot, FirstSeason season) {}
+            String label,
+            Optional<Rootstock> stock,
+            Footing footing,
+            boolean bareRoot,
+            boolean ordered,
+            FirstSeason season) {}
 
     /**
      * What of the plan decides its tasks.
@@ -52,13 +57,15 @@ public final class Almanac {
     public static List<Task> of(Setting plan) {
         List<Task> tasks = new ArrayList<>();
         LocalDate day = plan.planting();
-        add(
-                tasks,
-                "soil-test",
-                day.minusMonths(12),
-                day.minusMonths(6),
-                Phrase.of("Dig the pits, test the soil and its drainage"),
-                Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
+        if (!plan.soil().tested()) {
+            add(
+                    tasks,
+                    "soil-test",
+                    day.minusMonths(12),
+                    day.minusMonths(6),
+                    Phrase.of("Dig the pits, test the soil and its drainage"),
+                    Phrase.of("Everything downstream hangs on it; the second filling is the one that counts."));
+        }
         if (plan.soil().sulphur()) {
             add(
                     tasks,
@@ -108,17 +115,18 @@ public final class Almanac {
                             : Phrase.of("Build the mounds for {}", labels(mounds)),
                     Phrase.of("They must settle for three to six months. Not against walls or near foundations."));
         }
-        if (!plan.trees().isEmpty()) {
+        long toOrder = plan.trees().stream().filter(tree -> !tree.ordered()).count();
+        if (toOrder > 0) {
             add(
                     tasks,
                     "order",
                     day.minusMonths(7),
                     day.minusMonths(5),
                     Phrase.of(
-                            plan.trees().size() == 1
+                            toOrder == 1
                                     ? "Order {} tree, variety and stock both named"
                                     : "Order {} trees, variety and stock both named",
-                            Amount.count(plan.trees().size())),
+                            Amount.count(toOrder)),
                     Phrase.of("Bare-root trees are ordered the summer before."));
         }
         add(

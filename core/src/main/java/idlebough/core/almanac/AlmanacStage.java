@@ -9,6 +9,7 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
+import idlebough.core.site.Tree;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.winter.Exposure;
 import java.time.LocalDate;
@@ -68,6 +69,7 @@ public final class AlmanacStage implements Stage {
                                 stand.stock(),
                                 stand.footing(),
                                 stand.tree().nursery().form() == Form.BARE,
+                                stand.tree().life().state() == Tree.State.ORDERED,
                                 input.water().seasonOf(stand.id())))
                         .toList()));
     }

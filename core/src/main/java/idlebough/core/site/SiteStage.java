@@ -126,7 +126,8 @@ public final class SiteStage implements Stage {
                 lime |= pit.ph() < crop.phLow();
             }
         }
-        return new SoilCare(sulphur, limy, lime, hasPan());
+        boolean tested = !pits().isEmpty() && pits().stream().allMatch(pit -> pit.rate() != null);
+        return new SoilCare(sulphur, limy, lime, hasPan(), tested);
     }
 
     /**
@@ -136,8 +137,9 @@ public final class SiteStage implements Stage {
      * @param limy whether some pit is too alkaline and it does not: free lime, or beyond the tables
      * @param lime whether some pit is too acid
      * @param rip whether a pan was met
+     * @param tested whether pits are dug and the drainage of each is known
      */
-    public record SoilCare(boolean sulphur, boolean limy, boolean lime, boolean rip) {}
+    public record SoilCare(boolean sulphur, boolean limy, boolean lime, boolean rip, boolean tested) {}
 
     private boolean hasPan() {
         return pits().stream().anyMatch(pit -> pit.pan() != null);

@@ -30,6 +30,7 @@ class AlmanacTest {
                 Optional.of(on),
                 footing,
                 bare,
+                false,
                 FirstSeason.of(
                         new FirstSeason.Setting(DAY, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3))));
     }
@@ -39,7 +40,7 @@ class AlmanacTest {
         return Almanac.of(new Almanac.Setting(
                 day,
                 latitude,
-                new SiteStage.SoilCare(alkaline, false, acid, pan),
+                new SiteStage.SoilCare(alkaline, false, acid, pan, false),
                 Optional.of(MonthDay.of(latitude < 0 ? 10 : 5, 9)),
                 List.of(trees)));
     }
@@ -126,10 +127,29 @@ class AlmanacTest {
     @Test
     void sulphurIsNotScheduledWhereItIsHopeless() {
         List<Task> tasks = Almanac.of(new Almanac.Setting(
-                DAY, 42, new SiteStage.SoilCare(false, true, false, false), Optional.empty(), List.of()));
+                DAY, 42, new SiteStage.SoilCare(false, true, false, false, false), Optional.empty(), List.of()));
         assertThat(tasks).extracting(Task::key).contains("lime-stocks").doesNotContain("sulphur");
         assertThat(task(tasks, "lime-stocks").isLate(DAY)).isTrue();
         assertThat(task(tasks, "plant").isLate(DAY)).isFalse();
+    }
+
+    @Test
+    void whatIsDoneIsNotAskedForAgain() {
+        Almanac.TreeToPlant one = tree("A1", "m9", Footing.GRADE, true);
+        Almanac.TreeToPlant ordered =
+                new Almanac.TreeToPlant(one.label(), one.stock(), one.footing(), one.bareRoot(), true, one.season());
+        SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
+        assertThat(Almanac.of(new Almanac.Setting(DAY, 42, tested, Optional.empty(), List.of(ordered))))
+                .extracting(Task::key)
+                .contains("plant")
+                .doesNotContain("soil-test", "order");
+        assertThat(task(
+                                Almanac.of(
+                                        new Almanac.Setting(DAY, 42, tested, Optional.empty(), List.of(ordered, one))),
+                                "order")
+                        .what()
+                        .in(METRIC))
+                .isEqualTo("Order 1 tree, variety and stock both named");
     }
 
     @Test
