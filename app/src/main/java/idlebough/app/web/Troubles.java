@@ -12,6 +12,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Locale;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.slf4j.MDC;
@@ -122,7 +123,7 @@ public class Troubles {
     }
 
     /** Whoever asked has gone; there is nobody to tell. */
-    @ExceptionHandler(AsyncRequestNotUsableException.class)
+    @ExceptionHandler({AsyncRequestNotUsableException.class, ClientAbortException.class})
     void gone(HttpServletResponse response) {}
 
     @ExceptionHandler(Exception.class)
