@@ -115,10 +115,8 @@ final class FillSpace {
 
     /** Whether standing trees leave room for another. */
     private boolean leavesRoom(Point at, Seat seat) {
-        return index.nearest(
-                        at, tree -> true, tree -> (widestStanding - tree.size().spread()) / 2)
-                .map(tree -> tree.place().distance(at) >= (tree.size().spread() + seat.spread()) / 2)
-                .orElse(true);
+        return index.near(at, (widestStanding + seat.spread()) / 2)
+                .allMatch(tree -> tree.place().distance(at) >= (tree.size().spread() + seat.spread()) / 2);
     }
 
     /** Features that keep a tree off some place of its lattice. */

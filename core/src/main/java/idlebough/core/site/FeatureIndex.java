@@ -25,6 +25,11 @@ public final class FeatureIndex {
             return geometry.distance(Shapes.point(place));
         }
 
+        /** To the box around it, m: never more than the distance. */
+        public double boxDistance(Point place) {
+            return geometry.getEnvelopeInternal().distance(new Envelope(place.x(), place.x(), place.y(), place.y()));
+        }
+
         /** The point of its line, or of the edge of its area, that is nearest to a place. */
         public Point edgeNearest(Point place) {
             Geometry edge = geometry.getDimension() == 2 ? geometry.getBoundary() : geometry;

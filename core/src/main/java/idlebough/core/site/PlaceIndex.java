@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.strtree.STRtree;
 
@@ -77,6 +78,11 @@ public final class PlaceIndex<T> {
                 return Optional.ofNullable(best).map(Placed::thing);
             }
         }
+    }
+
+    /** Those within a distance, and some more near it. */
+    public Stream<T> near(Point from, double distance) {
+        return empty ? Stream.empty() : within(from, distance).stream().map(Placed::thing);
     }
 
     /** A radius that holds everything, whatever the handicaps. */
