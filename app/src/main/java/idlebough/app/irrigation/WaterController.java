@@ -63,12 +63,7 @@ public class WaterController {
                             season::weekWorking)));
             model.addAttribute("figures", figures);
             model.addAttribute("season", season);
-            // The watering-in stands beside the weeks and is drawn to the same scale.
-            model.addAttribute(
-                    "most",
-                    season.weeks().stream()
-                            .mapToDouble(FirstSeason.Week::total)
-                            .reduce(season.wateringIn(), Math::max));
+            model.addAttribute("bars", WaterBars.of(season, reader));
             pages.about(model, plan, StagePage.WATER.room(), picked.subject());
             List<TreeView> toPlant =
                     plan.trees().stream().filter(TreeView::toPlant).toList();
