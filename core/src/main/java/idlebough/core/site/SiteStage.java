@@ -18,9 +18,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** What this ground is, for one orchard: the terrain, the pits, and what they mean for the trees on it. */
 public final class SiteStage implements Stage {
+    private final Map<Soil, List<Finding>> soils = new ConcurrentHashMap<>();
     private final Input input;
     private final Terrain terrain;
     private final PerTree<Point, Optional<SoilPit>> pits;
@@ -193,9 +195,14 @@ public final class SiteStage implements Stage {
     /** What the soil of its place says to one tree; empty without a pit. */
     public List<Finding> soilOf(Stand stand) {
         return pitOf(stand.id())
-                .map(pit -> SiteRules.judge(pit, Map.of(stand.crop(), stand.footing())))
+                .map(pit -> soils.computeIfAbsent(
+                        new Soil(pit.id(), stand.crop().key(), stand.footing()),
+                        same -> SiteRules.judge(pit, Map.of(stand.crop(), stand.footing()))))
                 .orElse(List.of());
     }
+
+    /** What the findings of a tree's soil depend on. */
+    private record Soil(String pit, String crop, Footing footing) {}
 
     private List<Finding> judge(Stand stand) {
         List<Finding> found = new ArrayList<>();
