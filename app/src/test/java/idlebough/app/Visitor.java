@@ -92,6 +92,15 @@ public final class Visitor {
     }
 
     /** Makes an account and is signed in by it. */
+    /** A new orchard of this visitor: its address. */
+    public String founds(String name, String latitude) {
+        return post("/orchards", Map.of("name", name, "latitude", latitude, "timeZone", "UTC"))
+                .headers()
+                .firstValue("location")
+                .orElseThrow()
+                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+    }
+
     public static Visitor signedUp(String name) {
         Visitor visitor = new Visitor();
         HttpResponse<String> answer = visitor.post(

@@ -51,11 +51,7 @@ class GroundTest {
     }
 
     private String found(String name) {
-        String at = grower.post("/orchards", Map.of("name", name, "latitude", "42.3", "timeZone", "UTC"))
-                .headers()
-                .firstValue("location")
-                .orElseThrow()
-                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        String at = grower.founds(name, "42.3");
         grower.post(at + "/site/edit", ground("east", "30", "north", "20"));
         return at;
     }

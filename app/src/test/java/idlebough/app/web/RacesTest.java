@@ -29,11 +29,7 @@ class RacesTest {
     void anOrchardWithTrees() {
         String name = "racer" + growers++;
         grower = Visitor.signedUp(name);
-        base = grower.post("/orchards", Map.of("name", "Two windows", "latitude", "42", "timeZone", "UTC"))
-                .headers()
-                .firstValue("location")
-                .orElseThrow()
-                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        base = grower.founds("Two windows", "42");
         scope = new Scope(
                 base.substring("/orchards/".length()),
                 Running.bean(AccountService.class).find(name).id());

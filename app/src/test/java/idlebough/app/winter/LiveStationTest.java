@@ -49,11 +49,7 @@ class LiveStationTest {
     void aStationWithOneOldDay() {
         String name = "listener" + growers++;
         grower = Visitor.signedUp(name);
-        String base = grower.post("/orchards", Map.of("name", "Mast field", "latitude", "42", "timeZone", "UTC"))
-                .headers()
-                .firstValue("location")
-                .orElseThrow()
-                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        String base = grower.founds("Mast field", "42");
         scope = new Scope(
                 base.substring("/orchards/".length()),
                 Running.bean(AccountService.class).find(name).id());

@@ -45,11 +45,7 @@ class WinterFormsTest {
     void anOrchard() {
         String name = "winterer" + growers++;
         grower = Visitor.signedUp(name);
-        base = grower.post("/orchards", Map.of("name", "Cold ground", "latitude", "42.3", "timeZone", "UTC"))
-                .headers()
-                .firstValue("location")
-                .orElseThrow()
-                .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
+        base = grower.founds("Cold ground", "42.3");
         scope = new Scope(
                 base.substring("/orchards/".length()),
                 Running.bean(AccountService.class).find(name).id());
