@@ -10,6 +10,7 @@ import idlebough.core.site.SunMap;
 import idlebough.core.site.SunYear;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -51,13 +52,10 @@ public class SiteBench {
                     building ? Feature.Kind.BUILDING : Feature.Kind.TREE,
                     "",
                     points,
-                    building ? 7.0 : 8.0,
-                    null,
-                    building ? null : 6.0,
+                    Feature.Size.of(building ? 7.0 : 8.0, null, building ? null : 6.0, null),
                     false,
-                    null,
-                    null,
-                    null));
+                    Optional.empty(),
+                    Optional.empty()));
         }
         year = SunYear.of(42.3);
     }

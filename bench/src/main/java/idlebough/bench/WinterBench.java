@@ -49,7 +49,8 @@ public class WinterBench {
 
     @Setup
     public void thirtyYears() {
-        days = new WeatherGenerator(1, 10, 10, 20, 11, 0.7, 3, 0.7, 0.3)
+        days = new WeatherGenerator(
+                        1, new WeatherGenerator.Year(10, 10, 20, 11), new WeatherGenerator.Anomalies(0.7, 3, 0.7, 0.3))
                 .days(LocalDate.of(1995, 1, 1), LocalDate.of(2024, 12, 31));
         hours = HourlyCurve.of(days, 42.3);
         record = new StationRecord(days);

@@ -10,6 +10,7 @@ import idlebough.core.site.SoilPit;
 import idlebough.core.site.TestHole;
 import idlebough.core.site.Texture;
 import java.util.List;
+import java.util.Optional;
 
 /** What tests take from the shipped catalogue, and pits that drain as wanted. */
 public final class Shipped {
@@ -40,14 +41,37 @@ public final class Shipped {
                 new Point(1, 1),
                 texture,
                 0.25,
-                null,
-                ph,
-                new DrainageTest(
+                List.of(new DrainageTest(
                         hole,
                         0.4,
                         true,
                         false,
-                        List.of(new DrainageTest.Reading(0, 0), new DrainageTest.Reading(hours * 60, 0.2))));
+                        List.of(new DrainageTest.Reading(0, 0), new DrainageTest.Reading(hours * 60, 0.2)))),
+                SoilPit.Profile.UNSEEN,
+                acid(ph));
+    }
+
+    /** @param ph null when not measured */
+    public static SoilPit.Analysis acid(Double ph) {
+        return new SoilPit.Analysis(Optional.ofNullable(ph), Optional.empty(), Optional.empty(), false);
+    }
+
+    public static SoilPit.Profile panned(double depth) {
+        SoilPit.Profile plain = SoilPit.Profile.UNSEEN;
+        return new SoilPit.Profile(
+                List.of(),
+                Optional.of(depth),
+                plain.mottles(),
+                plain.waterAt(),
+                plain.bottom(),
+                plain.worms(),
+                plain.before());
+    }
+
+    /** Not tested, nothing noted. */
+    public static SoilPit untested(Texture texture, double topsoil) {
+        return new SoilPit(
+                "q", "2", new Point(2, 2), texture, topsoil, List.of(), SoilPit.Profile.UNSEEN, SoilPit.Analysis.NONE);
     }
 
     public static SoilPit pit(double mmPerHour) {

@@ -61,7 +61,10 @@ public final class MadeGrove {
         return Orchard.empty(LATITUDE, PLANTING)
                 .with(site(trees))
                 .with(new Weather(
-                        new StationRecord(new WeatherGenerator(77, 9.6, 11, 20, 11, 0.7, 3.2, 0.7, 0.3)
+                        new StationRecord(new WeatherGenerator(
+                                        77,
+                                        new WeatherGenerator.Year(9.6, 11, 20, 11),
+                                        new WeatherGenerator.Anomalies(0.7, 3.2, 0.7, 0.3))
                                 .days(first, first.plusYears(30))),
                         false))
                 .withChoices(choices)
@@ -107,9 +110,9 @@ public final class MadeGrove {
                 place,
                 texture,
                 0.3,
-                null,
-                ph,
-                new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, false, readings));
+                List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, false, readings)),
+                SoilPit.Profile.UNSEEN,
+                new SoilPit.Analysis(Optional.of(ph), Optional.empty(), Optional.empty(), false));
     }
 
     private static List<Feature> features(double deep) {
@@ -145,13 +148,11 @@ public final class MadeGrove {
                 kind,
                 id,
                 places,
-                height == 0 ? null : height,
-                null,
-                kind == Feature.Kind.TREE ? Double.valueOf(9) : null,
+                Feature.Size.of(
+                        height == 0 ? null : height, null, kind == Feature.Kind.TREE ? Double.valueOf(9) : null, null),
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static List<Tree> trees(int count) {

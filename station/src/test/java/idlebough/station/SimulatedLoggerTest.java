@@ -25,8 +25,11 @@ import tools.jackson.databind.json.JsonMapper;
 class SimulatedLoggerTest {
     private static final Instant NOW = Instant.parse("2026-03-10T12:00:00Z");
     private static final Instant BEFORE = Instant.parse("2026-03-06T23:00:00Z");
-    private final MadeWeather weather =
-            new MadeWeather(new WeatherGenerator(7, 10, 9, 15, 11, 0.7, 3, 0.7, 0.3), 42, 800);
+    private final MadeWeather weather = new MadeWeather(
+            new WeatherGenerator(
+                    7, new WeatherGenerator.Year(10, 9, 15, 11), new WeatherGenerator.Anomalies(0.7, 3, 0.7, 0.3)),
+            42,
+            800);
     private final Clock clock = Clock.fixed(NOW, ZoneOffset.UTC);
     private final SimulatedLogger logger =
             new SimulatedLogger(weather, LocalDate.of(2025, 1, 1), ZoneOffset.ofHours(1), clock);

@@ -17,7 +17,13 @@ class SimulatedStationTest {
     private static final LocalDate BEGIN = LocalDate.of(2020, 1, 1);
     private final SimulatedStation station = new SimulatedStation(
             "test mast",
-            new MadeWeather(new WeatherGenerator(7, 10, 9, 15, 11, 0.7, 3, 0.7, 0.3), 42, 800),
+            new MadeWeather(
+                    new WeatherGenerator(
+                            7,
+                            new WeatherGenerator.Year(10, 9, 15, 11),
+                            new WeatherGenerator.Anomalies(0.7, 3, 0.7, 0.3)),
+                    42,
+                    800),
             BEGIN,
             Set.of(LocalDate.of(2020, 3, 5)));
 

@@ -15,6 +15,7 @@ import idlebough.app.store.TestRow;
 import idlebough.app.store.TreeRow;
 import idlebough.app.store.WeatherStore;
 import idlebough.core.orchard.Orchard;
+import idlebough.core.site.DrainageTest;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.SoilPit;
@@ -87,19 +88,25 @@ class DemoGrove {
                 feature.kind(),
                 feature.name(),
                 SiteText.corners(feature.points()),
-                new FeatureRow.Body(feature.height(), feature.width(), feature.crown(), false, feature.clearance()),
-                feature.material(),
+                new FeatureRow.Body(
+                        feature.size().height().orElse(null),
+                        feature.size().width().orElse(null),
+                        feature.size().crown().orElse(null),
+                        false,
+                        feature.size().clearance().orElse(null)),
+                feature.material().orElse(null),
                 null,
                 new FeatureRow.Supply(null, null));
     }
 
     private static void pit(String orchard, SoilPit pit, List<Edit> into) {
+        DrainageTest test = pit.test().orElseThrow();
         PitRow row = new PitRow(
                 RowKey.fresh(orchard),
                 pit.label(),
                 new PitRow.Place(pit.place().x(), pit.place().y()),
-                new PitRow.Soil(pit.texture(), pit.topsoil(), pit.pan(), "", null, null),
-                new PitRow.Chemistry(pit.ph(), null, null, false),
+                new PitRow.Soil(pit.texture(), pit.topsoil(), pit.pan().orElse(null), "", null, null),
+                new PitRow.Chemistry(pit.ph().orElse(null), null, null, false),
                 new PitRow.Water(null, null),
                 new PitRow.Before(null, null, false),
                 new PitRow.Seen(null, false, null));
@@ -108,10 +115,10 @@ class DemoGrove {
                 RowKey.fresh(orchard),
                 row.id(),
                 "1",
-                new TestRow.Hole(TestRow.Shape.CYLINDER, 0.3, null, pit.test().depth()),
+                new TestRow.Hole(TestRow.Shape.CYLINDER, 0.3, null, test.depth()),
                 new TestRow.Filling(true, false, false, null),
                 null,
-                SiteText.readings(pit.test().readings()))));
+                SiteText.readings(test.readings()))));
     }
 
     private static void tree(String orchard, Tree tree, Map<String, ChoiceRow> choices, List<Edit> into) {

@@ -103,7 +103,8 @@ final class DemoSites {
                 kind,
                 name,
                 points,
-                new FeatureRow.Body(height, width, crown, false, kind.usualClearance()),
+                new FeatureRow.Body(
+                        height, width, crown, false, kind.usualClearance().orElse(null)),
                 material,
                 null,
                 new FeatureRow.Supply(tap ? 18.0 : null, tap ? 280.0 : null))));

@@ -40,12 +40,24 @@ import org.springframework.stereotype.Component;
 public class DemoStations {
     static final SimulatedStation RISE = new SimulatedStation(
             "Rise mast",
-            new MadeWeather(new WeatherGenerator(4230, 9.6, 11.2, 20, 11, 0.72, 3.4, 0.8, 0.35), 42.3, 780),
+            new MadeWeather(
+                    new WeatherGenerator(
+                            4230,
+                            new WeatherGenerator.Year(9.6, 11.2, 20, 11),
+                            new WeatherGenerator.Anomalies(0.72, 3.4, 0.8, 0.35)),
+                    42.3,
+                    780),
             LocalDate.of(2002, 9, 1),
             Set.of(LocalDate.of(2009, 1, 14), LocalDate.of(2009, 1, 15), LocalDate.of(2016, 12, 3)));
     static final SimulatedStation TERRACE = new SimulatedStation(
             "Terrace mast",
-            new MadeWeather(new WeatherGenerator(3680, 15.2, 4.6, 200, 8, 0.65, 2.2, 0.5, 0.2), -36.8, 1100),
+            new MadeWeather(
+                    new WeatherGenerator(
+                            3680,
+                            new WeatherGenerator.Year(15.2, 4.6, 200, 8),
+                            new WeatherGenerator.Anomalies(0.65, 2.2, 0.5, 0.2)),
+                    -36.8,
+                    1100),
             LocalDate.of(2003, 1, 1),
             Set.of());
     private static final Logger LOG = LoggerFactory.getLogger(DemoStations.class);

@@ -41,6 +41,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -105,7 +106,9 @@ public class PlantingController {
         model.addAttribute("unionWords", union(picked, say));
         model.addAttribute("soilWords", soil(picked));
         model.addAttribute(
-                "drawing", SectionDrawing.of(picked.section(), picked.pit(), Math.max(0, Math.min(weeks, 208))));
+                "drawing",
+                SectionDrawing.of(
+                        picked.section(), Optional.ofNullable(picked.pit()), Math.max(0, Math.min(weeks, 208))));
         model.addAttribute("weeks", weeks);
         model.addAttribute("ways", offered(plan, picked.id()));
         pages.about(model, plan, StagePage.PLANTING.room(), picked.subject());
@@ -427,7 +430,7 @@ public class PlantingController {
                 plan.head().name(),
                 picked,
                 figures(picked),
-                SectionDrawing.of(picked.section(), picked.pit(), 0),
+                SectionDrawing.of(picked.section(), Optional.ofNullable(picked.pit()), 0),
                 doubts,
                 reader,
                 plan.rows().settings().plantingDate(),

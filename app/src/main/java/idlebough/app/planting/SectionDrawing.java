@@ -2,56 +2,65 @@ package idlebough.app.planting;
 
 import idlebough.app.web.Sheet;
 import idlebough.core.planting.PlantingSection;
+import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Mound;
 import idlebough.core.site.SoilPit;
+import java.util.Optional;
 
 /**
  * The cross-section's measures for one moment, metres above the board, and the sheet they are drawn on.
  *
- * @param sunk how far the ball has sunk by then
- * @param ground level of the natural ground below the board; negative on a mound
- * @param flip 1 when the stake stands on the left (storms from the west), −1 on the right
+ * @param pit that speaks for the place
+ * @param mound it stands on; empty on the grade
  */
 public record SectionDrawing(
-        PlantingSection section,
-        SoilPit pit,
-        int weeks,
-        double sunk,
-        double ground,
-        double topsoil,
-        int flip,
-        Sheet sheet,
-        Mound mound) {
+        PlantingSection section, Optional<SoilPit> pit, int weeks, Sheet sheet, Optional<Mound> mound) {
+    private static final double USUAL_TOPSOIL = 0.25;
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
 
-    public static SectionDrawing of(PlantingSection section, SoilPit pit, int weeks) {
-        boolean raised = section.setting().footing() != Footing.GRADE;
-        Mound mound = raised ? Mound.of(section.setting().footing().height()) : null;
+    public static SectionDrawing of(PlantingSection section, Optional<SoilPit> pit, int weeks) {
+        Footing footing = section.setting().footing();
+        Optional<Mound> mound = footing == Footing.GRADE ? Optional.empty() : Optional.of(Mound.of(footing.height()));
         double half = Math.max(
-                Math.max(section.mulchRing(), section.width()) / 2 + 0.12, raised ? mound.base() / 2 + 0.05 : 0);
-        double down = section.depth() + 0.25 + section.setting().footing().height();
+                Math.max(section.mulchRing(), section.width()) / 2 + 0.12,
+                mound.map(raised -> raised.base() / 2 + 0.05).orElse(0.0));
+        double down = section.depth() + 0.25 + footing.height();
         double scale = Math.min(Math.min(290 / half, 250 / down), 290);
-        int flip = section.setting().stormWind().filter(storm -> storm < 180).isPresent() ? -1 : 1;
-        return new SectionDrawing(
-                section,
-                pit,
-                weeks,
-                section.settling().after(weeks),
-                -section.setting().footing().height(),
-                pit == null ? 0.25 : pit.topsoil(),
-                flip,
-                new Sheet(726, 660, scale, CENTRE, BOARD),
-                mound);
+        return new SectionDrawing(section, pit, weeks, new Sheet(726, 660, scale, CENTRE, BOARD), mound);
+    }
+
+    /** 1 when the stake stands on the left (storms from the west), −1 on the right. */
+    int flip() {
+        return section.setting().stormWind().filter(storm -> storm < 180).isPresent() ? -1 : 1;
+    }
+
+    /** How far the ball has sunk by then. */
+    public double sunk() {
+        return section.settling().after(weeks);
+    }
+
+    /** Level of the natural ground; negative on a mound. */
+    public double ground() {
+        return -section.setting().footing().height();
+    }
+
+    public double topsoil() {
+        return pit.map(SoilPit::topsoil).orElse(USUAL_TOPSOIL);
+    }
+
+    /** mm/h, where it was tested. */
+    public Optional<Double> rate() {
+        return pit.flatMap(SoilPit::rate).map(DrainageRate::normalisedMmPerHour);
     }
 
     public double unionNow() {
-        return section.unionToday() - sunk;
+        return section.unionToday() - sunk();
     }
 
     public double flareNow() {
-        return section.raise() - sunk;
+        return section.raise() - sunk();
     }
 
     /** Bearing from which storms come, degrees; null when not known. */

@@ -4,6 +4,7 @@ import idlebough.app.web.Sheet;
 import idlebough.app.web.Svg;
 import idlebough.core.crop.Form;
 import idlebough.core.planting.PlantingSection;
+import idlebough.core.site.Mound;
 import java.util.Arrays;
 import java.util.List;
 
@@ -53,8 +54,9 @@ public final class SectionPaths {
     }
 
     public String mound() {
-        double top = sheet.size(drawing.mound().top() / 2);
-        double foot = sheet.size(drawing.mound().base() / 2);
+        Mound raised = drawing.mound().orElseThrow();
+        double top = sheet.size(raised.top() / 2);
+        double foot = sheet.size(raised.base() / 2);
         return Svg.path("M# #L# #H#L# #z", x - foot, ground, x - top, board, x + top, x + foot, ground);
     }
 

@@ -29,7 +29,7 @@ public record AnswerDrawing(
     private static final double SCALE = 150;
     private static final double RIGHT = 640;
 
-    /** Paths and places of words of wet ground and a pan; empty and 0 where there is none. */
+    /** Paths and places of words of wet ground and a pan, where there are any. */
     private record Below(String wet, double wetY, String pan, double panY) {}
 
     static AnswerDrawing of(WhatToDo.Heap heap, SoilPit pit) {
@@ -37,8 +37,8 @@ public record AnswerDrawing(
         double up = GROUND - heap.height() * scale;
         double foot = heap.width() / 2 * scale;
         double top = heap.top() / 2 * scale;
-        Double wet = pit.profile().wetFrom();
-        Double pan = pit.pan();
+        double wet = GROUND + scale * pit.profile().wetFrom().orElse(0.0);
+        double pan = GROUND + scale * pit.pan().orElse(0.0);
         return new AnswerDrawing(
                 heap.height() > 0
                         ? Svg.path(
@@ -57,11 +57,7 @@ public record AnswerDrawing(
                 Svg.path("M# 388H#m0 -6v12M# 382v12", MIDDLE - foot, MIDDLE + foot, MIDDLE - foot),
                 Math.min(RIGHT, MIDDLE + foot + 34),
                 (GROUND + up) / 2 + 6,
-                new Below(
-                        wet == null ? "" : Svg.path("M0 #H726", GROUND + wet * scale),
-                        wet == null ? 0 : GROUND - 6 + wet * scale,
-                        pan == null ? "" : Svg.path("M0 #H726", GROUND + pan * scale),
-                        pan == null ? 0 : GROUND + 18 + pan * scale));
+                new Below(Svg.path("M0 #H726", wet), wet - 6, Svg.path("M0 #H726", pan), pan + 18));
     }
 
     public String wet() {

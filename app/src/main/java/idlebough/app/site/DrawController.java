@@ -143,7 +143,7 @@ public class DrawController {
 
     private static FeatureRow fresh(String orchard, Feature.Kind kind, List<Point> places, String about) {
         Double crown = kind == Feature.Kind.TREE ? USUAL_CROWN : null;
-        Double height = kind == Feature.Kind.SPOT ? null : kind.usualHeight();
+        Double height = kind == Feature.Kind.SPOT ? null : kind.usualHeight().orElse(null);
         Feature.Material material = switch (kind) {
             case WALL -> Feature.Material.MASONRY;
             case FENCE -> Feature.Material.BOARDS;
@@ -154,7 +154,8 @@ public class DrawController {
                 kind,
                 "",
                 SiteText.corners(places),
-                new FeatureRow.Body(height, null, crown, false, kind.usualClearance()),
+                new FeatureRow.Body(
+                        height, null, crown, false, kind.usualClearance().orElse(null)),
                 material,
                 about,
                 new FeatureRow.Supply(null, null));

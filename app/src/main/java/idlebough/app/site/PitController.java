@@ -28,6 +28,7 @@ import idlebough.core.site.WhatToDo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -128,7 +129,7 @@ public class PitController {
             SoilPit.Layer layer = layers.get(i);
             fields.put("layer" + i, layer.bottom(), Quantity.SHORT_LENGTH)
                     .put("layerTexture" + i, layer.texture())
-                    .put("layerColour" + i, layer.colour())
+                    .put("layerColour" + i, layer.colour().orElse(null))
                     .put("layerMottled" + i, layer.mottled() ? "true" : "")
                     .put("layerRoots" + i, layer.roots() ? "true" : "");
         }
@@ -272,7 +273,11 @@ public class PitController {
                     : fields.choice("layerColour" + i, SoilPit.Colour.class);
             if (texture != null) {
                 layers.add(new SoilPit.Layer(
-                        bottom, texture, colour, fields.ticked("layerMottled" + i), fields.ticked("layerRoots" + i)));
+                        bottom,
+                        texture,
+                        Optional.ofNullable(colour),
+                        fields.ticked("layerMottled" + i),
+                        fields.ticked("layerRoots" + i)));
             }
             above = bottom;
         }
@@ -322,12 +327,12 @@ public class PitController {
         WhatToDo what = WhatToDo.of(of, seen);
         model.addAttribute("what", what);
         model.addAttribute("drawing", AnswerDrawing.of(what.advised().heap(), seen));
-        boolean wrong = seen.ph() != null && (seen.ph() < of.phLow() || seen.ph() > of.phHigh());
         model.addAttribute(
                 "amendment",
-                !wrong
-                        ? null
-                        : Amendment.of(seen.texture(), seen.ph(), seen.ph() < of.phLow() ? of.phLow() : of.phHigh()));
+                seen.ph()
+                        .filter(ph -> ph < of.phLow() || ph > of.phHigh())
+                        .map(ph -> Amendment.of(seen.texture(), ph, ph < of.phLow() ? of.phLow() : of.phHigh()))
+                        .orElse(null));
         return "site/answers";
     }
 }

@@ -85,9 +85,10 @@ public class SiteController {
                 .findFirst()
                 .orElse(plan.pits().stream()
                         .min(Comparator.comparingDouble(p ->
-                                p.rate() == null ? Double.MAX_VALUE : p.rate().normalisedMmPerHour()))
+                                p.rate().map(DrainageRate::normalisedMmPerHour).orElse(Double.MAX_VALUE)))
                         .orElse(null));
         model.addAttribute("pit", seen);
+        model.addAttribute("profile", seen == null ? null : ProfileDrawing.of(seen));
         // The water is judged for each tree with its stock; here it is only shown.
         model.addAttribute(
                 "rooted",
@@ -133,6 +134,7 @@ public class SiteController {
                 if (chosen == Layer.SOIL) {
                     model.addAttribute(
                             "zones", plan.terrain().zones().orElseThrow().zones());
+                    model.addAttribute("drains", drains(plan.pits()));
                 }
             }
         }
@@ -197,10 +199,17 @@ public class SiteController {
         return Sheet.of(plot, SHEET_WIDTH, SHEET_HEIGHT);
     }
 
+    /** How the zone of each pit is hatched. */
+    private static List<String> drains(List<SoilPit> pits) {
+        return pits.stream()
+                .map(pit -> pit.rate().map(rate -> rate.drainageClass().name()).orElse("UNKNOWN"))
+                .map(hatch -> "url(#h-" + hatch + ")")
+                .toList();
+    }
+
     static List<Figure> figures(SoilPit pit) {
         List<Figure> figures = new ArrayList<>();
-        DrainageRate rate = pit.rate();
-        if (rate != null) {
+        pit.rate().ifPresent(rate -> {
             figures.add(Figure.of(
                     "rate",
                     "Pit " + pit.label() + " drains, in a 12-inch hole",
@@ -219,7 +228,7 @@ public class SiteController {
                     Amount.of(rate.hoursToEmpty(), Quantity.HOURS),
                     "the same test",
                     rate::working));
-        }
+        });
         figures.add(new Figure(
                 "held",
                 Phrase.of("Water held where roots can go"),

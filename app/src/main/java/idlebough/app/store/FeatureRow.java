@@ -1,6 +1,7 @@
 package idlebough.app.store;
 
 import idlebough.core.site.Feature;
+import java.util.Optional;
 
 /**
  * A feature as it is stored; metres.
@@ -32,13 +33,10 @@ public record FeatureRow(
                 kind,
                 name,
                 SiteText.points(points),
-                body.height(),
-                body.width(),
-                body.crown(),
+                Feature.Size.of(body.height(), body.width(), body.crown(), body.clearance()),
                 body.evergreen(),
-                material,
-                body.clearance(),
-                about);
+                Optional.ofNullable(material),
+                Optional.ofNullable(about));
     }
 
     /** What to call it: its name, or what it is. */

@@ -65,21 +65,23 @@ public final class OrchardOfRows {
                 new Point(row.place().x(), row.place().y()),
                 row.soil().texture(),
                 row.soil().topsoil(),
-                row.soil().pan(),
-                row.chemistry().ph(),
                 tests.stream().map(TestRow::test).toList(),
                 new SoilPit.Profile(
                         SiteText.layers(row.soil().layers()),
-                        row.water().mottles(),
-                        row.water().waterAt(),
-                        row.chemistry().salt(),
-                        row.chemistry().organic(),
-                        row.chemistry().fizzes(),
-                        row.before().beforeKind(),
-                        row.before().yearsSince(),
-                        row.before().died(),
-                        row.seen().bottom(),
-                        row.seen().worms()));
+                        Optional.ofNullable(row.soil().pan()),
+                        Optional.ofNullable(row.water().mottles()),
+                        Optional.ofNullable(row.water().waterAt()),
+                        Optional.ofNullable(row.seen().bottom()),
+                        row.seen().worms(),
+                        new SoilPit.History(
+                                Optional.ofNullable(row.before().beforeKind()),
+                                Optional.ofNullable(row.before().yearsSince()),
+                                row.before().died())),
+                new SoilPit.Analysis(
+                        Optional.ofNullable(row.chemistry().ph()),
+                        Optional.ofNullable(row.chemistry().salt()),
+                        Optional.ofNullable(row.chemistry().organic()),
+                        row.chemistry().fizzes()));
     }
 
     private static Catalogue catalogue(Rows rows) {

@@ -8,6 +8,7 @@ import idlebough.core.site.Texture;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Between the stored text of corners and readings and the core's records. */
@@ -43,7 +44,9 @@ public final class SiteText {
                         .map(p -> new SoilPit.Layer(
                                 Double.parseDouble(p[0]),
                                 Texture.valueOf(p[1]),
-                                p[2].equals("-") ? null : SoilPit.Colour.valueOf(p[2]),
+                                Optional.of(p[2])
+                                        .filter(word -> !word.equals("-"))
+                                        .map(SoilPit.Colour::valueOf),
                                 p[3].equals("1"),
                                 p[4].equals("1")))
                         .toList();
@@ -52,7 +55,7 @@ public final class SiteText {
     public static String layersText(List<SoilPit.Layer> layers) {
         return layers.stream()
                 .map(l -> number(l.bottom()) + " " + l.texture().name() + " "
-                        + (l.colour() == null ? "-" : l.colour().name()) + (l.mottled() ? " 1" : " 0")
+                        + l.colour().map(Enum::name).orElse("-") + (l.mottled() ? " 1" : " 0")
                         + (l.roots() ? " 1" : " 0"))
                 .collect(Collectors.joining(";"));
     }

@@ -6,6 +6,7 @@ import idlebough.core.judge.Subject;
 import idlebough.core.measure.Display;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * One line of what moved: “412 trees: hole width 90 → 95 cm”.
@@ -24,19 +25,21 @@ public record MovedLine(String whose, String figure, FigureMoved moved, String p
         String words = Sentences.of(moved.room().key())
                 .say("figure." + moved.figure(), Map.of())
                 .pattern();
-        boolean one = moved.subjects() == 1;
+        boolean one = moved.subjects().count() == 1;
         String page = StagePage.of(moved.room()).path()
                 + (one
-                                && moved.subjectKind() == Subject.Kind.TREE
-                                && plan.evaluation().stand(moved.subjectId()).isPresent()
-                        ? "?tree=" + moved.subjectId()
+                                && moved.subjects().kind() == Subject.Kind.TREE
+                                && plan.evaluation()
+                                        .stand(moved.subjects().id())
+                                        .isPresent()
+                        ? "?tree=" + moved.subjects().id()
                         : "");
         return new MovedLine(one ? subject(moved, plan) : many(moved), words, moved, page);
     }
 
     private static String many(FigureMoved moved) {
-        return moved.subjects()
-                + switch (moved.subjectKind()) {
+        return moved.subjects().count()
+                + switch (moved.subjects().kind()) {
                     case TREE -> " trees";
                     case PIT -> " pits";
                     case VARIETY -> " varieties";
@@ -45,8 +48,8 @@ public record MovedLine(String whose, String figure, FigureMoved moved, String p
     }
 
     private static String subject(FigureMoved moved, PlanView plan) {
-        String id = moved.subjectId();
-        return switch (moved.subjectKind()) {
+        String id = moved.subjects().id();
+        return switch (moved.subjects().kind()) {
             case TREE -> plan.evaluation().stand(id).map(stand -> stand.label()).orElse("a tree that is gone");
             case PIT -> plan.rows().pit(id).map(pit -> "pit " + pit.label()).orElse("a pit that is gone");
             case VARIETY ->
@@ -62,14 +65,16 @@ public record MovedLine(String whose, String figure, FigureMoved moved, String p
 
     /** “90 → 95 cm”, or “88–91 → 93–96 cm” where the subjects differ. */
     public String values(Display display) {
-        return range(moved.fromLow(), moved.fromHigh(), display) + " → "
-                + (moved.toLow() == null ? "gone" : range(moved.toLow(), moved.toHigh(), display));
+        return range(moved.from(), display, "none") + " → " + range(moved.to(), display, "gone");
     }
 
-    private String range(Double low, Double high, Display display) {
-        String least = display.text(low, moved.quantity());
-        String most = display.text(high, moved.quantity());
-        return least.equals(most) ? most : least + " to " + most;
+    private String range(Optional<FigureMoved.Span> span, Display display, String without) {
+        return span.map(values -> {
+                    String least = display.text(values.low(), moved.quantity());
+                    String most = display.text(values.high(), moved.quantity());
+                    return least.equals(most) ? most : least + " to " + most;
+                })
+                .orElse(without);
     }
 
     /** The line in plain words. */

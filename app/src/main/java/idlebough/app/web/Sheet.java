@@ -46,6 +46,11 @@ public record Sheet(double width, double height, double scale, double left, doub
         return bottom - scale * metres;
     }
 
+    /** Moves what is drawn round 0 to a place, as SVG wants it. */
+    public String at(Point place) {
+        return Svg.translate(x(place.x()), y(place.y()));
+    }
+
     public double size(double metres) {
         return scale * metres;
     }

@@ -146,7 +146,7 @@ public class LoadService {
 
     /** Stores what was read. */
     public synchronized void store(Scope scope, Load load, String stationId, String stationName) {
-        if (load.state == State.READ && load.reading.complaint() == null) {
+        if (load.state == State.READ && load.reading.complaint().isEmpty()) {
             start(
                     load,
                     State.STORING,

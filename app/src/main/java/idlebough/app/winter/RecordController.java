@@ -279,12 +279,13 @@ public class RecordController {
                 yield "winter/progress";
             }
             case READ ->
-                load.reading().complaint() != null && load.reading().layout() == null
+                load.reading().complaint().isPresent()
+                                && load.reading().shape().layout().isEmpty()
                         ? trouble(
                                 scope,
                                 reader,
                                 model,
-                                load.name() + ": " + load.reading().complaint() + " Nothing was stored.")
+                                load.name() + ": " + load.reading().complaint().orElseThrow() + " Nothing was stored.")
                         : preview(scope, model, load);
         };
     }

@@ -90,9 +90,10 @@ class EditsTest {
         ChangeSet last = journal.sets(scope, 1, 0).get(0);
         assertThat(journal.moved(scope, List.of(last.id()))).anySatisfy(moved -> {
             assertThat(moved.room()).isEqualTo(Room.PLANTING);
-            assertThat(moved.subjectId()).isEqualTo(tree.id());
+            assertThat(moved.subjects().id()).isEqualTo(tree.id());
             assertThat(moved.figure()).isEqualTo("planting.union");
-            assertThat(moved.toLow()).isGreaterThan(moved.fromLow());
+            assertThat(moved.to().orElseThrow().low())
+                    .isGreaterThan(moved.from().orElseThrow().low());
         });
         assertThat(journal.entries(scope, List.of(last.id()))).singleElement().satisfies(entry -> {
             assertThat(entry.fromRow()).contains("\"LOAM\"");
@@ -109,9 +110,9 @@ class EditsTest {
         JournalMapper journal = Running.bean(JournalMapper.class);
         assertThat(journal.moved(scope, List.of(journal.sets(scope, 1, 0).get(0).id())))
                 .anySatisfy(moved -> {
-                    assertThat(moved.subjectId()).isEqualTo(tree.id());
-                    assertThat(moved.fromLow()).isNotNull();
-                    assertThat(moved.toLow()).isNull();
+                    assertThat(moved.subjects().id()).isEqualTo(tree.id());
+                    assertThat(moved.from()).isPresent();
+                    assertThat(moved.to()).isEmpty();
                 });
     }
 

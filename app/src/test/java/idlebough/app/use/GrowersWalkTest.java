@@ -50,7 +50,10 @@ class GrowersWalkTest {
     @Test
     void fromAnEmptyProgramToAPrintedCard(@TempDir Path files) throws IOException {
         Path csv = files.resolve("winters.csv");
-        String days = new WeatherGenerator(99, 9.5, 11, 20, 11, 0.7, 3.2, 0.7, 0.3)
+        String days = new WeatherGenerator(
+                        99,
+                        new WeatherGenerator.Year(9.5, 11, 20, 11),
+                        new WeatherGenerator.Anomalies(0.7, 3.2, 0.7, 0.3))
                 .days(LocalDate.of(2004, 9, 1), LocalDate.of(2026, 10, 1)).stream()
                         .map(d -> String.format(Locale.ROOT, "%s;%.1f;%.1f", d.date(), d.minimum(), d.maximum())
                                 .replace('.', ','))

@@ -37,7 +37,11 @@ class LiveStationTest {
     private final Instant now = Instant.now().truncatedTo(ChronoUnit.HOURS);
     private final Instant begin = now.minus(Duration.ofDays(5)).truncatedTo(ChronoUnit.DAYS);
     private final SimulatedLogger logger = new SimulatedLogger(
-            new MadeWeather(new WeatherGenerator(3, 9, 9, 15, 11, 0.7, 3, 0.7, 0), 42, 700),
+            new MadeWeather(
+                    new WeatherGenerator(
+                            3, new WeatherGenerator.Year(9, 9, 15, 11), new WeatherGenerator.Anomalies(0.7, 3, 0.7, 0)),
+                    42,
+                    700),
             LocalDate.of(2025, 1, 1),
             ZoneOffset.UTC,
             Clock.fixed(now, ZoneOffset.UTC));

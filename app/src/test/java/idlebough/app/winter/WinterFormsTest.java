@@ -60,7 +60,10 @@ class WinterFormsTest {
     }
 
     private static List<DailyExtremes> days() {
-        return new WeatherGenerator(77, 10, 11, 20, 11, 0.7, 3.2, 0.7, 0.3)
+        return new WeatherGenerator(
+                        77,
+                        new WeatherGenerator.Year(10, 11, 20, 11),
+                        new WeatherGenerator.Anomalies(0.7, 3.2, 0.7, 0.3))
                 .days(LocalDate.of(2000, 8, 1), LocalDate.of(2024, 7, 31));
     }
 
@@ -293,7 +296,10 @@ class WinterFormsTest {
     void aModelThatDoesNotApplySaysSo() {
         load(
                 "warm.csv",
-                csv(new WeatherGenerator(5, 20, 4, 20, 10, 0.7, 2, 0.5, 0)
+                csv(new WeatherGenerator(
+                                5,
+                                new WeatherGenerator.Year(20, 4, 20, 10),
+                                new WeatherGenerator.Anomalies(0.7, 2, 0.5, 0))
                         .days(LocalDate.of(2014, 8, 1), LocalDate.of(2024, 7, 31))));
         assertThat(said(grower.get(base + "/winters"))).doesNotContain("end below zero");
         grower.post(base + "/winters", Map.of("chill", "UTAH"));

@@ -113,7 +113,7 @@ public record FirstSeason(
 
     private double slowShare() {
         return setting.pit()
-                .map(SoilPit::rate)
+                .flatMap(SoilPit::rate)
                 .map(rate -> switch (rate.drainageClass()) {
                     case IMPERMEABLE, VERY_SLOW -> TABLE.value("slow.much");
                     case SLOW -> TABLE.value("slow.some");

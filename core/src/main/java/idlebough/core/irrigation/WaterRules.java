@@ -51,7 +51,7 @@ public final class WaterRules {
         }
         season.setting()
                 .pit()
-                .map(SoilPit::rate)
+                .flatMap(SoilPit::rate)
                 .filter(rate -> dries(rate))
                 .ifPresent(rate -> findings.add(DROUGHTY.about(Subject.tree(tree))
                         .with("tree", label)
@@ -66,7 +66,7 @@ public final class WaterRules {
 
     /** Whether the soil of a pit lets its water go so fast that it may dry out. */
     static boolean dries(Optional<SoilPit> pit) {
-        return pit.map(SoilPit::rate).map(WaterRules::dries).orElse(false);
+        return pit.flatMap(SoilPit::rate).map(WaterRules::dries).orElse(false);
     }
 
     private static boolean dries(DrainageRate rate) {

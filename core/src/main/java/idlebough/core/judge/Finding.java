@@ -10,8 +10,7 @@ import java.util.Optional;
  * @param rule which leads to the class, the sentences and the test
  * @param subject what it is about
  * @param standing sound, doubtful or stop
- * @param headline what is the matter, one bold sentence
- * @param reason why, with the measured value and the limit, one sentence
+ * @param said in words
  * @param held the value judged and what was wanted; empty where nothing could be measured
  * @param remedies what would put it right, at most three are shown
  * @param source of the rule
@@ -21,12 +20,17 @@ public record Finding(
         Rule rule,
         Subject subject,
         Standing standing,
-        Phrase headline,
-        Phrase reason,
+        Said said,
         Optional<Held> held,
         List<Remedy> remedies,
         Source source,
         Optional<Together> together) {
+
+    /**
+     * @param headline what is the matter, one bold sentence
+     * @param reason why, with the measured value and the limit, one sentence
+     */
+    public record Said(Phrase headline, Phrase reason) {}
 
     /** A value held against its limit. */
     public record Held(Measured measured, Limit limit) {
@@ -36,6 +40,14 @@ public record Finding(
                     ? measured.value() - limit.value()
                     : limit.value() - measured.value();
         }
+    }
+
+    public Phrase headline() {
+        return said.headline();
+    }
+
+    public Phrase reason() {
+        return said.reason();
     }
 
     public String room() {
@@ -67,8 +79,9 @@ public record Finding(
                 worst.rule,
                 worst.subject,
                 worst.standing,
-                of.headline(worst.room(), names),
-                worst.held.isPresent() ? Phrase.of("{}: {}", of.name(), worst.reason) : worst.reason,
+                new Said(
+                        of.headline(worst.room(), names),
+                        worst.held.isPresent() ? Phrase.of("{}: {}", of.name(), worst.reason()) : worst.reason()),
                 worst.held,
                 worst.remedies,
                 worst.source,

@@ -100,12 +100,13 @@ public record Rule(String id) {
                     rule,
                     subject,
                     standing,
-                    sentences
-                            .say(sentences.has(headline + variant) ? headline + variant : headline, arguments)
-                            .capital(),
-                    sentences
-                            .say(reasonKey(sentences, reason, standing), arguments)
-                            .capital(),
+                    new Finding.Said(
+                            sentences
+                                    .say(sentences.has(headline + variant) ? headline + variant : headline, arguments)
+                                    .capital(),
+                            sentences
+                                    .say(reasonKey(sentences, reason, standing), arguments)
+                                    .capital()),
                     held,
                     remedies,
                     source,

@@ -67,7 +67,7 @@ public final class Clearance {
                 limit(
                         "tree",
                         size.spread() * TABLE.value("clearance.tree")
-                                + (feature.crown() == null ? 0 : feature.crown() / 2));
+                                + feature.size().crown().orElse(0.0) / 2);
             default -> Optional.empty();
         };
     }

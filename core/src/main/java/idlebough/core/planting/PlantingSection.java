@@ -97,9 +97,9 @@ public record PlantingSection(
         }
 
         public static Soil of(SoilPit pit, double slope) {
-            boolean slow = pit.rate() == null
-                    ? pit.texture().traits().heavy()
-                    : pit.rate().normalisedMmPerHour() < INCH_AN_HOUR - 1e-9;
+            boolean slow = pit.rate()
+                    .map(rate -> rate.normalisedMmPerHour() < INCH_AN_HOUR - 1e-9)
+                    .orElse(pit.texture().traits().heavy());
             return new Soil(pit.texture(), slow, slope);
         }
     }
@@ -107,15 +107,15 @@ public record PlantingSection(
     public static PlantingSection of(Setting setting) {
         Settling settling = settle(
                 setting,
-                setting.texture().traits().settle(),
+                setting.texture().traits().settle().usual(),
                 setting.tree().form().sinks());
         Settling low = settle(
                 setting,
-                setting.texture().traits().settleLow(),
+                setting.texture().traits().settle().low(),
                 setting.tree().form().sinksLow());
         Settling high = settle(
                 setting,
-                setting.texture().traits().settleHigh(),
+                setting.texture().traits().settle().high(),
                 setting.tree().form().sinksHigh());
         double raise = chosen(setting, low.total(), high.total());
         double width = PlantingWays.WIDTH
@@ -145,7 +145,7 @@ public record PlantingSection(
         }
         double needed =
                 raiseNeeded(high, unionMin(setting) + READING, setting.tree().union());
-        return Math.max(setting.texture().traits().proudMetres(), STEP * (Math.floor(needed / STEP + 1e-6) + 1));
+        return Math.max(setting.texture().traits().proud().usual(), STEP * (Math.floor(needed / STEP + 1e-6) + 1));
     }
 
     private static boolean level(Setting setting) {
@@ -343,7 +343,7 @@ public record PlantingSection(
      */
     public double stake() {
         double above = stakeAbove();
-        boolean light = setting.texture().traits().settle() <= TABLE.value("stake-light-soil");
+        boolean light = setting.texture().traits().settle().usual() <= TABLE.value("stake-light-soil");
         double share = TABLE.value("stake-buried");
         return above
                 + Math.max(TABLE.value(light ? "stake-least.light" : "stake-least.usual"), above * share / (1 - share));
@@ -434,9 +434,9 @@ public record PlantingSection(
         steps.step(
                         "usual in {}: {} ({} to {})",
                         soil.name(),
-                        fine(soil.proudMetres()),
-                        fine(soil.proudLow()),
-                        fine(soil.proudHigh()))
+                        fine(soil.proud().usual()),
+                        fine(soil.proud().low()),
+                        fine(soil.proud().high()))
                 .step("more than it may settle at most: {}", fine(settlingHigh.total()));
         if (hasUnion() && setting.stock().isPresent()) {
             double least = unionMin(setting);

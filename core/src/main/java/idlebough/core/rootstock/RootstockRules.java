@@ -118,16 +118,16 @@ public final class RootstockRules {
      * Empty where the pit has no rate: that is said on the site.
      */
     public List<Finding> drainage(Rooted tree, SoilPit pit) {
-        DrainageRate rate = pit.rate();
-        if (rate == null) {
-            return List.of();
-        }
+        return pit.rate().map(rate -> drainage(tree, pit, rate)).orElse(List.of());
+    }
+
+    private List<Finding> drainage(Rooted tree, SoilPit pit, DrainageRate rate) {
         Limit wanted = TreeDrainage.limit(tree.variety().crop(), tree.stock());
         Measured measured = Measured.of(rate.normalisedMmPerHour(), rate.halfWidth(), DRAINAGE);
         WantedDrainage.Lift lift = WantedDrainage.lift(wanted.value(), rate);
         return !tree.footing().raised() || lift.height() == 0
                 ? List.of(onGrade(tree, pit, measured, wanted, lift))
-                : raised(tree, pit, lift);
+                : raised(tree, pit, rate, lift);
     }
 
     private Finding onGrade(Rooted tree, SoilPit pit, Measured rate, Limit wanted, WantedDrainage.Lift lift) {
@@ -150,10 +150,10 @@ public final class RootstockRules {
                 .judge(rate, wanted);
     }
 
-    private List<Finding> raised(Rooted tree, SoilPit pit, WantedDrainage.Lift lift) {
+    private List<Finding> raised(Rooted tree, SoilPit pit, DrainageRate rate, WantedDrainage.Lift lift) {
         Remedy higher = SiteRules.setOn(pit, tree.variety().crop(), WantedDrainage.footing(lift, 0));
         Finding mound = about(MOUND, tree, pit)
-                .with("rate", Amount.of(pit.rate().normalisedMmPerHour(), DRAINAGE))
+                .with("rate", Amount.of(rate.normalisedMmPerHour(), DRAINAGE))
                 .remedies(List.of(higher, SiteRules.whatToDo(pit, tree.variety().crop())))
                 .judge(Measured.of(tree.footing().height(), SITE.value("mound-reading"), SHORT_LENGTH), lift.limit());
         if (mound.standing() == Standing.STOP || !lift.drain() || tree.footing().drained()) {
@@ -162,7 +162,7 @@ public final class RootstockRules {
         return List.of(
                 mound,
                 about(NO_DRAIN, tree, pit)
-                        .with("rate", Amount.of(pit.rate().normalisedMmPerHour(), DRAINAGE))
+                        .with("rate", Amount.of(rate.normalisedMmPerHour(), DRAINAGE))
                         .remedies(List.of(higher))
                         .stands(Standing.DOUBTFUL, lift.limit().source()));
     }
@@ -190,32 +190,32 @@ public final class RootstockRules {
 
     private Optional<Finding> lime(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
         return pits.stream()
-                .filter(pit -> pit.ph() != null)
-                .max(Comparator.comparingDouble(SoilPit::ph))
+                .filter(pit -> pit.ph().isPresent())
+                .max(Comparator.comparingDouble(pit -> pit.ph().orElseThrow()))
                 .map(highest -> about(LIME, subject, variety, stock)
                         .with("pit", highest.label())
                         .together(stock.key() + " " + highest.id())
                         .with("rank", Amount.count(stock.lime()))
                         .judge(
-                                Measured.of(highest.ph(), SITE.value("ph-reading"), DECIMAL),
+                                Measured.of(highest.ph().orElseThrow(), SITE.value("ph-reading"), DECIMAL),
                                 TABLE.atMost("lime." + stock.lime(), DECIMAL)));
     }
 
     private Optional<Finding> salt(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
         return pits.stream()
-                .filter(pit -> pit.profile().salt() != null)
-                .max(Comparator.comparingDouble(pit -> pit.profile().salt()))
+                .filter(pit -> pit.analysis().salt().isPresent())
+                .max(Comparator.comparingDouble(pit -> pit.analysis().salt().orElseThrow()))
                 .map(saltiest -> about(SALT, subject, variety, stock)
                         .with("pit", saltiest.label())
                         .together(stock.key() + " " + saltiest.id())
                         .with("rank", Amount.count(stock.tolerance().salt()))
                         .judge(
-                                Measured.of(
-                                        saltiest.profile().salt(),
-                                        SITE.value("salt-reading")
-                                                * saltiest.profile().salt(),
-                                        SALINITY),
+                                salinity(saltiest.analysis().salt().orElseThrow()),
                                 TABLE.atMost("salt." + stock.tolerance().salt(), SALINITY)));
+    }
+
+    private static Measured salinity(double salt) {
+        return Measured.of(salt, SITE.value("salt-reading") * salt, SALINITY);
     }
 
     private Optional<Finding> drought(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {

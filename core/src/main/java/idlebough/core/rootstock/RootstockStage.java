@@ -133,8 +133,8 @@ public final class RootstockStage implements Stage {
                 Footing.GRADE,
                 Optional.of(choice.id()));
         return pits.stream()
-                .filter(pit -> pit.rate() != null)
-                .max(Comparator.comparingDouble(pit -> pit.rate().normalisedMmPerHour()))
+                .filter(pit -> pit.rate().isPresent())
+                .max(Comparator.comparingDouble(pit -> pit.rate().orElseThrow().normalisedMmPerHour()))
                 .map(best -> rules.drainage(any, best))
                 .orElse(List.of());
     }

@@ -1,6 +1,7 @@
 package idlebough.core.site;
 
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -8,27 +9,46 @@ import org.locationtech.jts.geom.Geometry;
  *
  * @param id the caller's identifier
  * @param points one, the corners of a line, or the ring of an area without its end repeated; plan metres
- * @param height above the ground, m; of a line overhead the height of the wire; of a spot its level; null when not
- * known
- * @param width of a path, hedge or wall, m; null for the usual one
- * @param crown diameter of a tree's crown, m; null when it is no tree
  * @param evergreen whether a tree or hedge keeps its leaves
- * @param material of a wall or fence; null for others
- * @param clearance to be kept from a line or service, m; null for the usual one
- * @param about a zone's pit, by its identifier; an existing tree's crop, by its key; null for others
+ * @param material of a wall or fence; empty for others
+ * @param about a zone's pit, by its identifier; an existing tree's crop, by its key; empty for others
  */
 public record Feature(
         String id,
         Kind kind,
         String name,
         List<Point> points,
-        Double height,
-        Double width,
-        Double crown,
+        Size size,
         boolean evergreen,
-        Material material,
-        Double clearance,
-        String about) {
+        Optional<Material> material,
+        Optional<String> about) {
+
+    /**
+     * Its measures, m; empty for the usual ones or none.
+     *
+     * @param height above the ground; of a line overhead the height of the wire; of a spot its level
+     * @param width of a path, hedge or wall
+     * @param crown diameter of a tree's crown
+     * @param clearance to be kept from a line or service
+     */
+    public record Size(
+            Optional<Double> height, Optional<Double> width, Optional<Double> crown, Optional<Double> clearance) {
+        public static final Size USUAL =
+                new Size(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        /** Null for what is not known. */
+        public static Size of(Double height, Double width, Double crown, Double clearance) {
+            return new Size(
+                    Optional.ofNullable(height),
+                    Optional.ofNullable(width),
+                    Optional.ofNullable(crown),
+                    Optional.ofNullable(clearance));
+        }
+
+        public static Size high(double height) {
+            return of(height, null, null, null);
+        }
+    }
 
     /** How a feature is drawn and measured. */
     public enum Shape {
@@ -87,13 +107,14 @@ public record Feature(
             return shape;
         }
 
-        /** Null for what has no height. */
-        public Double usualHeight() {
-            return usualHeight;
+        /** m; empty for what has no height. */
+        public Optional<Double> usualHeight() {
+            return Optional.ofNullable(usualHeight);
         }
 
-        public Double usualClearance() {
-            return usualClearance;
+        /** m; empty for what asks for none. */
+        public Optional<Double> usualClearance() {
+            return Optional.ofNullable(usualClearance);
         }
 
         /** Whether it may throw a shadow. */
@@ -120,27 +141,25 @@ public record Feature(
 
     private static final double WALL_WIDTH = 0.25;
     private static final double HEDGE_WIDTH = 1.0;
+    private static final double PATH_WIDTH = 1.2;
 
     /** The height to compute with: its own or the usual one; 0 for what lies flat. */
     public double stands() {
-        return height != null ? height : kind.usualHeight() == null ? 0 : kind.usualHeight();
+        return size.height().or(() -> kind.usualHeight()).orElse(0.0);
     }
 
     public double keepsClear() {
-        return clearance != null ? clearance : kind.usualClearance() == null ? 0 : kind.usualClearance();
+        return size.clearance().or(() -> kind.usualClearance()).orElse(0.0);
     }
 
     /** Thickness of a line, m. */
     public double thick() {
-        if (width != null) {
-            return width;
-        }
-        return kind == Kind.HEDGE ? HEDGE_WIDTH : kind == Kind.PATH ? 1.2 : WALL_WIDTH;
+        return size.width().orElse(kind == Kind.HEDGE ? HEDGE_WIDTH : kind == Kind.PATH ? PATH_WIDTH : WALL_WIDTH);
     }
 
     /** Whether neither light nor air goes through. */
     public boolean isClosed() {
-        return material != Material.WIRE;
+        return material.filter(Material.WIRE::equals).isEmpty();
     }
 
     /** Its outline on the plan: a point, a line or a polygon. */
@@ -155,7 +174,8 @@ public record Feature(
     /** The ground it covers: areas as they are, lines with their thickness, trees by their crown. */
     public Geometry footprint() {
         return switch (kind.shape()) {
-            case POINT -> crown == null ? geometry() : geometry().buffer(crown / 2);
+            case POINT ->
+                size.crown().map(across -> geometry().buffer(across / 2)).orElseGet(this::geometry);
             case LINE -> Shapes.strip(points, thick());
             case AREA -> geometry();
         };
@@ -167,6 +187,6 @@ public record Feature(
 
     /** The same feature elsewhere, or of another outline. */
     public Feature at(List<Point> elsewhere) {
-        return new Feature(id, kind, name, elsewhere, height, width, crown, evergreen, material, clearance, about);
+        return new Feature(id, kind, name, elsewhere, size, evergreen, material, about);
     }
 }

@@ -44,7 +44,7 @@ public final class FeatureIndex {
             Feature feature = features.get(i);
             Placed placed = new Placed(feature, feature.geometry(), i);
             index.insert(placed.geometry().getEnvelopeInternal(), placed);
-            double crown = feature.crown() == null ? 0 : feature.crown() / 2;
+            double crown = feature.size().crown().orElse(0.0) / 2;
             reach = Math.max(reach, Math.max(feature.stands(), feature.keepsClear() + crown) + feature.thick());
         }
         index.build();

@@ -74,8 +74,10 @@ public record Microclimate(List<Part> parts) {
             }
             double distance = feature.footprint().distance(Shapes.point(place));
             near += distance <= NICHE ? 1 : 0;
-            boolean masonry = feature.material() == Feature.Material.MASONRY
-                    || feature.kind() == Feature.Kind.BUILDING && feature.material() == null;
+            boolean masonry =
+                    feature.material().filter(Feature.Material.MASONRY::equals).isPresent()
+                            || feature.kind() == Feature.Kind.BUILDING
+                                    && feature.material().isEmpty();
             if (masonry && distance < reach && onSunnySide(place, feature, location.latitude(), location.rotation())) {
                 wall = Math.max(wall, 1 - distance / reach);
             }

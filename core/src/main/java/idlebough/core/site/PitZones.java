@@ -31,7 +31,10 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
         }
         Geometry ground = Shapes.polygon(plot.corners());
         List<Feature> drawn = features.stream()
-                .filter(f -> f.kind() == Feature.Kind.ZONE && pits.stream().anyMatch(p -> p.id().equals(f.about())))
+                .filter(f -> f.kind() == Feature.Kind.ZONE
+                        && f.about()
+                                .filter(id -> pits.stream().anyMatch(p -> p.id().equals(id)))
+                                .isPresent())
                 .toList();
         Geometry rest = ground;
         for (Feature zone : drawn) {
@@ -43,7 +46,7 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
             String id = pits.get(i).id();
             Geometry own = nearest.get(i).intersection(rest);
             for (Feature zone : drawn) {
-                if (zone.about().equals(id)) {
+                if (zone.about().filter(id::equals).isPresent()) {
                     own = own.union(zone.geometry().intersection(ground));
                 }
             }
@@ -57,7 +60,7 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
                     id,
                     rings,
                     own.getArea(),
-                    drawn.stream().anyMatch(z -> z.about().equals(id))));
+                    drawn.stream().anyMatch(z -> z.about().filter(id::equals).isPresent())));
         }
         Geometry places = Shapes.FACTORY.createMultiPointFromCoords(
                 pits.stream().map(p -> Shapes.coordinate(p.place())).toArray(Coordinate[]::new));

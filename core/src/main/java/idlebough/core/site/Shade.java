@@ -111,7 +111,7 @@ public record Shade(List<Cast> casts) {
                     ring.stream().mapToDouble(Point::x).toArray(),
                     ring.stream().mapToDouble(Point::y).toArray(),
                     feature.stands(),
-                    tree ? feature.crown() == null ? feature.stands() * 0.7 : feature.crown() : 0,
+                    tree ? feature.size().crown().orElse(feature.stands() * 0.7) : 0,
                     sheds));
         }
         return blocks;

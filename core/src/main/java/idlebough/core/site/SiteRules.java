@@ -88,13 +88,13 @@ public final class SiteRules {
 
     /** Is there a rate to judge by? Empty where there is one. */
     private static Optional<Finding> tested(SoilPit pit, Crop crop, Footing footing) {
-        if (pit.test() != null && pit.test().waterEntered()) {
+        if (pit.test().filter(DrainageTest::waterEntered).isPresent()) {
             return Optional.of(about(WATER_TABLE_RULE, pit, crop)
                     .variant(footing.drained() ? "drained" : "")
                     .remedies(List.of(enterTest(pit)))
                     .stands(footing.drained() ? Standing.DOUBTFUL : Standing.STOP, TABLE.source("water-table")));
         }
-        return pit.rate() != null
+        return pit.rate().isPresent()
                 ? Optional.empty()
                 : Optional.of(about(NO_TEST_RULE, pit, crop)
                         .with("limit", WantedDrainage.rate(crop).amount())
@@ -104,13 +104,13 @@ public final class SiteRules {
 
     /** Does the water get away fast enough here for this crop, on a stock as wet-hardy as itself? */
     public static Finding drainage(SoilPit pit, Crop crop) {
-        return tested(pit, crop, Footing.GRADE).orElseGet(() -> rated(pit, crop));
+        return tested(pit, crop, Footing.GRADE)
+                .orElseGet(() -> rated(pit, crop, pit.rate().orElseThrow()));
     }
 
-    private static Finding rated(SoilPit pit, Crop crop) {
+    private static Finding rated(SoilPit pit, Crop crop, DrainageRate rate) {
         Limit wanted = WantedDrainage.rate(crop);
-        DrainageRate rate = pit.rate();
-        Footing footing = WantedDrainage.footing(crop, rate);
+        Footing footing = WantedDrainage.footing(crop, pit.rate());
         List<Remedy> remedies = new ArrayList<>();
         if (footing != Footing.GRADE) {
             remedies.add(setOn(pit, crop, footing));
@@ -126,36 +126,36 @@ public final class SiteRules {
 
     /** Does the ground stand in water within the crop's roots? Empty when neither mottles nor water were met. */
     public static Optional<Finding> wetGround(SoilPit pit, Crop crop, Footing on) {
-        Double wet = pit.profile().wetFrom();
-        if (wet == null) {
-            return Optional.empty();
-        }
+        return pit.profile().wetFrom().map(wet -> wetGround(pit, crop, on, wet));
+    }
+
+    private static Finding wetGround(SoilPit pit, Crop crop, Footing on, double wet) {
         Measured measured = depth(wet + on.height());
         Limit wanted = WantedDrainage.dryDepth(crop);
         Footing footing = WantedDrainage.footing(crop, pit.rate(), wet);
+        boolean water = pit.profile().waterAt().filter(at -> at == wet).isPresent();
         List<Remedy> remedies = new ArrayList<>();
         if (Standing.of(measured, wanted) != Standing.SOUND && footing.compareTo(on) > 0) {
             remedies.add(setOn(pit, crop, footing));
         }
         remedies.add(whatToDo(pit, crop));
-        return Optional.of(about(WET_RULE, pit, crop)
-                .variant((wet.equals(pit.profile().waterAt()) ? "water" : "mottles") + (on.raised() ? ".raised" : ""))
+        return about(WET_RULE, pit, crop)
+                .variant((water ? "water" : "mottles") + (on.raised() ? ".raised" : ""))
                 .with("down", Amount.of(wet, SHORT_LENGTH))
                 .with("height", Amount.cm(on.height()))
                 .remedies(remedies)
-                .judge(measured, wanted));
+                .judge(measured, wanted);
     }
 
     /** Does a pan stop the roots? Empty when none was met. */
     public static Optional<Finding> pan(SoilPit pit, Crop crop, Footing on) {
-        return pit.pan() == null
-                ? Optional.empty()
-                : Optional.of(about(PAN_RULE, pit, crop)
+        return pit.pan()
+                .map(down -> about(PAN_RULE, pit, crop)
                         .variant(on.raised() ? "raised" : "")
-                        .with("down", Amount.of(pit.pan(), SHORT_LENGTH))
+                        .with("down", Amount.of(down, SHORT_LENGTH))
                         .with("height", Amount.cm(on.height()))
                         .remedies(List.of(whatToDo(pit, crop)))
-                        .judge(depth(pit.pan() + on.height()), TABLE.atLeast("pan", SHORT_LENGTH)));
+                        .judge(depth(down + on.height()), TABLE.atLeast("pan", SHORT_LENGTH)));
     }
 
     private static Measured depth(double metres) {
@@ -167,15 +167,15 @@ public final class SiteRules {
      * 1977).
      */
     public static Optional<Finding> salt(SoilPit pit, Crop crop) {
-        CSVRecord row = SALT.get(crop.key());
-        Double salt = pit.profile().salt();
-        if (salt == null || row == null) {
-            return Optional.empty();
-        }
+        return Optional.ofNullable(SALT.get(crop.key()))
+                .flatMap(row -> pit.analysis().salt().map(salt -> salt(pit, crop, row, salt)));
+    }
+
+    private static Finding salt(SoilPit pit, Crop crop, CSVRecord row, double salt) {
         Certainty sure = Certainty.of(row.get("sure"));
         double threshold = Table.number(row, "a");
         double lost = Math.max(0, Table.number(row, "b") * (salt - threshold));
-        return Optional.of(about(SALT_RULE, pit, crop)
+        return about(SALT_RULE, pit, crop)
                 .with("lost", Amount.of(Math.min(100, lost), PERCENT))
                 .remedies(List.of(enterTest(pit)))
                 .judge(
@@ -184,57 +184,57 @@ public final class SiteRules {
                                 threshold,
                                 sure.halfWidth(threshold),
                                 SALINITY,
-                                Source.published("Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115", sure))));
+                                Source.published("Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115", sure)));
     }
 
     /** Did the same kind of fruit stand here? Empty when it did not, or what grew here is not known. */
     public static Optional<Finding> replant(SoilPit pit, Crop crop) {
-        SoilPit.Profile seen = pit.profile();
-        if (seen.before() != crop.kind() || seen.before() == Crop.Kind.OTHER) {
+        SoilPit.History before = pit.profile().before();
+        if (before.kind().filter(crop.kind()::equals).isEmpty() || crop.kind() == Crop.Kind.OTHER) {
             return Optional.empty();
         }
-        double years = seen.yearsSince() == null ? 0 : seen.yearsSince();
+        double years = before.yearsSince().orElse(0.0);
         long whole = Math.round(years);
         return Optional.of(about(REPLANT_RULE, pit, crop)
                 .with("kind", crop.kind().word())
                 .with("Kind", capital(crop.kind().word()))
                 .with("years", "It is " + whole + (whole == 1 ? " year" : " years"))
-                .with("trees", seen.died() ? "trees that died" : "the old ones")
-                .variant(seen.yearsSince() == null ? "unknown" : "known")
+                .with("trees", before.died() ? "trees that died" : "the old ones")
+                .variant(before.yearsSince().isEmpty() ? "unknown" : "known")
                 .remedies(List.of(enterTest(pit)))
                 .judge(
                         Measured.of(years, TABLE.value("years-reading"), COUNT),
-                        TABLE.atLeast(seen.died() ? "replant.died" : "replant.old", COUNT)));
+                        TABLE.atLeast(before.died() ? "replant.died" : "replant.old", COUNT)));
     }
 
     /** Is the pH within what the crop wants? Empty when it was not measured. */
     public static Optional<Finding> ph(SoilPit pit, Crop crop) {
-        if (pit.ph() == null) {
-            return Optional.empty();
-        }
-        boolean low = pit.ph() < (crop.phLow() + crop.phHigh()) / 2;
+        return pit.ph().map(ph -> ph(pit, crop, ph));
+    }
+
+    private static Finding ph(SoilPit pit, Crop crop, double ph) {
+        boolean low = ph < (crop.phLow() + crop.phHigh()) / 2;
         double nearest = low ? crop.phLow() : crop.phHigh();
         Limit limit = TABLE.limit("ph", nearest, DECIMAL, low ? Limit.Side.AT_LEAST : Limit.Side.AT_MOST);
-        Measured measured = Measured.of(pit.ph(), TABLE.value("ph-reading"), DECIMAL);
+        Measured measured = Measured.of(ph, TABLE.value("ph-reading"), DECIMAL);
         Rule.Draft draft = about(PH_RULE, pit, crop)
                 .with("side", low ? "acid" : "alkaline")
                 .with("low", Amount.of(crop.phLow(), DECIMAL))
                 .with("high", Amount.of(crop.phHigh(), DECIMAL))
                 .remedies(List.of(enterTest(pit)));
-        return Optional.of(
-                Standing.of(measured, limit) == Standing.SOUND
-                        ? draft.judge(measured, limit)
-                        : draft.variant("amend")
-                                .with("amend", amending(pit, nearest))
-                                .judge(measured, limit));
+        return Standing.of(measured, limit) == Standing.SOUND
+                ? draft.judge(measured, limit)
+                : draft.variant("amend")
+                        .with("amend", amending(pit, ph, nearest))
+                        .judge(measured, limit);
     }
 
     /** What to spread, how much and when. */
-    private static Phrase amending(SoilPit pit, double wanted) {
-        if (pit.ph() > wanted && pit.profile().fizzes()) {
+    private static Phrase amending(SoilPit pit, double ph, double wanted) {
+        if (ph > wanted && pit.analysis().fizzes()) {
             return WORDS.say("ph.amend.fizzes", Map.of());
         }
-        Amendment amendment = Amendment.of(pit.texture(), pit.ph(), wanted);
+        Amendment amendment = Amendment.of(pit.texture(), ph, wanted);
         if (amendment.gramsPerSquareMetre() == null) {
             return WORDS.say("ph.amend.beyond", Map.of());
         }

@@ -116,19 +116,21 @@ public final class SiteStage implements Stage {
         boolean limy = false;
         boolean lime = false;
         for (SoilPit pit : pits()) {
-            for (Crop crop : pit.ph() == null ? Set.<Crop>of() : crops()) {
-                boolean above = pit.ph() > crop.phHigh();
+            for (Crop crop : pit.ph().isEmpty() ? Set.<Crop>of() : crops()) {
+                double ph = pit.ph().orElseThrow();
+                boolean above = ph > crop.phHigh();
                 boolean hopeless = above
-                        && (pit.profile().fizzes()
-                                || Amendment.of(pit.texture(), pit.ph(), crop.phHigh())
+                        && (pit.analysis().fizzes()
+                                || Amendment.of(pit.texture(), ph, crop.phHigh())
                                                 .gramsPerSquareMetre()
                                         == null);
                 sulphur |= above && !hopeless;
                 limy |= hopeless;
-                lime |= pit.ph() < crop.phLow();
+                lime |= ph < crop.phLow();
             }
         }
-        boolean tested = !pits().isEmpty() && pits().stream().allMatch(pit -> pit.rate() != null);
+        boolean tested =
+                !pits().isEmpty() && pits().stream().allMatch(pit -> pit.rate().isPresent());
         return new SoilCare(sulphur, limy, lime, hasPan(), tested);
     }
 
@@ -144,7 +146,7 @@ public final class SiteStage implements Stage {
     public record SoilCare(boolean sulphur, boolean limy, boolean lime, boolean rip, boolean tested) {}
 
     private boolean hasPan() {
-        return pits().stream().anyMatch(pit -> pit.pan() != null);
+        return pits().stream().anyMatch(pit -> pit.pan().isPresent());
     }
 
     @Override
@@ -158,7 +160,7 @@ public final class SiteStage implements Stage {
             found.add(SiteRules.judge(pit, crops));
             if (input.stands().isEmpty()) {
                 found.add(crops.keySet().stream()
-                        .filter(crop -> pit.rate() != null)
+                        .filter(crop -> pit.rate().isPresent())
                         .map(crop -> SiteRules.drainage(pit, crop))
                         .toList());
             }
@@ -219,7 +221,11 @@ public final class SiteStage implements Stage {
                 .map(pit -> KeyFigure.of(
                         "site.drains",
                         Subject.pit(pit.id()),
-                        new Amount(pit.rate() == null ? null : pit.rate().normalisedMmPerHour(), Quantity.DRAINAGE)))
+                        new Amount(
+                                pit.rate()
+                                        .map(DrainageRate::normalisedMmPerHour)
+                                        .orElse(null),
+                                Quantity.DRAINAGE)))
                 .toList();
     }
 }

@@ -1,5 +1,6 @@
 package idlebough.core.site;
 
+import idlebough.core.crop.Crop;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
@@ -7,6 +8,8 @@ import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What one pit showed.
@@ -15,10 +18,9 @@ import java.util.List;
  * @param place on the plan
  * @param texture of the topsoil, in which the tree is set
  * @param topsoil depth of the darker, crumbly layer, m
- * @param pan depth at which a pan stops the spade, m; null when none was met
- * @param ph null when not measured
  * @param tests drainage tests in or beside the pit; empty when none was made
- * @param profile the rest of what was seen
+ * @param profile what the wall of the pit showed
+ * @param analysis what was measured of the soil
  */
 public record SoilPit(
         String id,
@@ -26,10 +28,9 @@ public record SoilPit(
         Point place,
         Texture texture,
         double topsoil,
-        Double pan,
-        Double ph,
         List<DrainageTest> tests,
-        Profile profile) {
+        Profile profile,
+        Analysis analysis) {
 
     /** Colours, which say how much air a soil has had (common practice). */
     public enum Colour {
@@ -53,66 +54,76 @@ public record SoilPit(
      * A layer below the topsoil.
      *
      * @param bottom its depth, m
-     * @param colour null when not noted
+     * @param colour empty when not noted
      * @param mottled grey spots with rust in it
      * @param roots whether roots were seen in it
      */
-    public record Layer(double bottom, Texture texture, Colour colour, boolean mottled, boolean roots) {}
+    public record Layer(double bottom, Texture texture, Optional<Colour> colour, boolean mottled, boolean roots) {}
 
     /**
-     * What else was seen and asked.
+     * What was seen in the wall of the pit, depths in m, empty where nothing was met or noted.
      *
      * @param layers from the topsoil down
-     * @param mottles depth at which grey mottles begin, m; null when none were met
-     * @param waterAt depth at which water stood in the pit, m; null when it was dry
-     * @param salt electrical conductivity of the saturated paste, dS/m; null when not measured
-     * @param organic matter, per cent; null when not measured
-     * @param fizzes whether vinegar fizzes: free lime
-     * @param before kind of fruit that grew here; null for none
-     * @param yearsSince it was taken out; null when not known
-     * @param died whether trees died here, and were not taken out for age
-     * @param bottom depth of the pit, m; null when not noted
+     * @param pan at which a pan stops the spade
+     * @param mottles at which grey mottles begin
+     * @param waterAt at which water stood
+     * @param bottom of the pit
      * @param worms seen
+     * @param before what grew here
      */
     public record Profile(
             List<Layer> layers,
-            Double mottles,
-            Double waterAt,
-            Double salt,
-            Double organic,
-            boolean fizzes,
-            idlebough.core.crop.Crop.Kind before,
-            Double yearsSince,
-            boolean died,
-            Double bottom,
-            boolean worms) {
-        public static final Profile UNSEEN =
-                new Profile(List.of(), null, null, null, null, false, null, null, false, null, false);
+            Optional<Double> pan,
+            Optional<Double> mottles,
+            Optional<Double> waterAt,
+            Optional<Double> bottom,
+            boolean worms,
+            History before) {
+        public static final Profile UNSEEN = new Profile(
+                List.of(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), false, History.NONE);
 
-        /** Where the ground has stood in water: mottles or water itself, the higher; null when neither was met. */
-        public Double wetFrom() {
-            return mottles == null ? waterAt : waterAt == null ? mottles : Double.valueOf(Math.min(mottles, waterAt));
+        /** Where the ground has stood in water: mottles or water itself, the higher. */
+        public Optional<Double> wetFrom() {
+            return Stream.of(mottles, waterAt).flatMap(Optional::stream).min(Comparator.naturalOrder());
         }
     }
 
-    /** With one test at most and nothing else noted. */
-    public SoilPit(
-            String id,
-            String label,
-            Point place,
-            Texture texture,
-            double topsoil,
-            Double pan,
-            Double ph,
-            DrainageTest test) {
-        this(id, label, place, texture, topsoil, pan, ph, test == null ? List.of() : List.of(test), Profile.UNSEEN);
+    /**
+     * What grew here before.
+     *
+     * @param kind of fruit; empty for none
+     * @param yearsSince it was taken out; empty when not known
+     * @param died whether trees died here, and were not taken out for age
+     */
+    public record History(Optional<Crop.Kind> kind, Optional<Double> yearsSince, boolean died) {
+        public static final History NONE = new History(Optional.empty(), Optional.empty(), false);
+    }
+
+    /**
+     * What was measured of the soil; empty where it was not.
+     *
+     * @param ph in water
+     * @param salt electrical conductivity of the saturated paste, dS/m
+     * @param organic matter, per cent
+     * @param fizzes whether vinegar fizzes: free lime
+     */
+    public record Analysis(Optional<Double> ph, Optional<Double> salt, Optional<Double> organic, boolean fizzes) {
+        public static final Analysis NONE = new Analysis(Optional.empty(), Optional.empty(), Optional.empty(), false);
+    }
+
+    public Optional<Double> pan() {
+        return profile.pan();
+    }
+
+    public Optional<Double> ph() {
+        return analysis.ph();
     }
 
     /**
      * The test that is judged: where water entered, else the slowest (three holes, the slowest counts), else the
-     * first; null without.
+     * first.
      */
-    public DrainageTest test() {
+    public Optional<DrainageTest> test() {
         return tests.stream()
                 .filter(DrainageTest::waterEntered)
                 .findFirst()
@@ -121,21 +132,19 @@ public record SoilPit(
                         // A second filling outranks a first one, which reads too fast.
                         .min(Comparator.comparing((DrainageTest t) -> !t.secondFilling())
                                 .thenComparing(t -> t.rate().normalisedMmPerHour())))
-                .or(() -> tests.stream().findFirst())
-                .orElse(null);
+                .or(() -> tests.stream().findFirst());
     }
 
-    /** The rate of the judged test, or null. */
-    public DrainageRate rate() {
-        DrainageTest test = test();
-        return test == null ? null : test.rate();
+    /** The rate of the judged test. */
+    public Optional<DrainageRate> rate() {
+        return test().map(DrainageTest::rate);
     }
 
     /** Depth that roots can use, m: to the pan, to wet ground, or 0.9 m (common practice, from the fourth year on). */
     public double rootable() {
-        double depth = 0.9;
-        depth = pan == null ? depth : Math.min(depth, pan);
-        return profile.wetFrom() == null ? depth : Math.min(depth, profile.wetFrom());
+        return Stream.of(profile.pan(), profile.wetFrom())
+                .flatMap(Optional::stream)
+                .reduce(0.9, Math::min);
     }
 
     /** mm of water that roots can have, over the depth they can use. */

@@ -60,8 +60,8 @@ public final class Terrain {
 
     private Ground findGround() {
         Ground measured = Ground.through(site.features().stream()
-                .filter(f -> f.kind() == Feature.Kind.SPOT && f.height() != null)
-                .map(f -> new Ground.Spot(f.points().get(0), f.height()))
+                .filter(f -> f.kind() == Feature.Kind.SPOT && f.size().height().isPresent())
+                .map(f -> new Ground.Spot(f.points().get(0), f.size().height().orElseThrow()))
                 .toList());
         if (measured != null) {
             return measured;
@@ -155,9 +155,11 @@ public final class Terrain {
     private List<Zone> findDrawnZones() {
         Map<String, SoilPit> pits = site.pits().stream().collect(Collectors.toMap(SoilPit::id, Function.identity()));
         return site.features().stream()
-                .filter(feature -> feature.kind() == Feature.Kind.ZONE && pits.containsKey(feature.about()))
-                .map(feature ->
-                        new Zone(PreparedGeometryFactory.prepare(feature.geometry()), pits.get(feature.about())))
+                .filter(feature -> feature.kind() == Feature.Kind.ZONE
+                        && feature.about().filter(pits::containsKey).isPresent())
+                .map(feature -> new Zone(
+                        PreparedGeometryFactory.prepare(feature.geometry()),
+                        pits.get(feature.about().orElseThrow())))
                 .toList();
     }
 }

@@ -29,22 +29,20 @@ public enum Texture {
      *
      * @param waterHeld mm of available water per metre of depth
      * @param swell share by which it grows when dug
-     * @param settle share of its depth by which disturbed soil of this kind sinks, with low and high
-     * @param proudMetres how far the flare is set above the board, with low and high
+     * @param settle share of its depth by which disturbed soil of this kind sinks
+     * @param proud how far the flare is set above the board, m
+     * @param group of the tables of lime and sulphur
      * @param heavy whether water leaves it slowly by nature
      */
     public record Traits(
-            String name,
-            double waterHeld,
-            double swell,
-            double settle,
-            double settleLow,
-            double settleHigh,
-            double proudMetres,
-            double proudLow,
-            double proudHigh,
-            String group,
-            boolean heavy) {}
+            String name, double waterHeld, double swell, Spread settle, Spread proud, String group, boolean heavy) {}
+
+    /** A usual value between the least and the most that are told of it. */
+    public record Spread(double usual, double low, double high) {
+        private static Spread of(CSVRecord row, String usual, String low, String high) {
+            return new Spread(number(row, usual), number(row, low), number(row, high));
+        }
+    }
 
     private static final Map<Texture, Traits> TRAITS = read();
 
@@ -114,12 +112,8 @@ public enum Texture {
                             row.get("name"),
                             number(row, "awc_mm_m"),
                             number(row, "swell"),
-                            number(row, "settle"),
-                            number(row, "settle_low"),
-                            number(row, "settle_high"),
-                            number(row, "proud_m"),
-                            number(row, "proud_low_m"),
-                            number(row, "proud_high_m"),
+                            Spread.of(row, "settle", "settle_low", "settle_high"),
+                            Spread.of(row, "proud_m", "proud_low_m", "proud_high_m"),
                             row.get("group"),
                             row.get("heavy").equals("1")));
         }

@@ -4,6 +4,7 @@ import idlebough.core.crop.Crop;
 import idlebough.core.judge.Limit;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.measure.Quantity;
+import java.util.Optional;
 
 /**
  * What crops ask of the water in the ground, and what a tree is set on where they do not get it. The judge of a pit, the
@@ -76,18 +77,22 @@ public final class WantedDrainage {
         };
     }
 
+    private static Lift liftFor(Crop crop, Optional<DrainageRate> rate) {
+        return rate.map(there -> lift(rate(crop).value(), there)).orElse(Lift.NONE);
+    }
+
     /**
      * What to set a tree of a crop on.
      *
-     * @param rate of the pit that speaks for the place, null when not tested
+     * @param rate of the pit that speaks for the place, empty when not tested
      */
-    public static Footing footing(Crop crop, DrainageRate rate) {
-        return rate == null ? Footing.GRADE : footing(lift(rate(crop).value(), rate), 0);
+    public static Footing footing(Crop crop, Optional<DrainageRate> rate) {
+        return footing(liftFor(crop, rate), 0);
     }
 
     /** The lowest footing that lifts a tree out of slow soil and off ground that stands in water from a depth on, m. */
-    public static Footing footing(Crop crop, DrainageRate rate, double wetFrom) {
-        Lift lift = rate == null ? Lift.NONE : lift(rate(crop).value(), rate);
+    public static Footing footing(Crop crop, Optional<DrainageRate> rate, double wetFrom) {
+        Lift lift = liftFor(crop, rate);
         return footing(lift, dryDepth(crop).value() - wetFrom);
     }
 

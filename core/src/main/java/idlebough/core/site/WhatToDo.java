@@ -106,12 +106,14 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
     }
 
     public static WhatToDo of(Crop crop, SoilPit pit) {
-        WantedDrainage.Lift lift = pit.rate() == null
-                ? WantedDrainage.Lift.NONE
-                : WantedDrainage.lift(WantedDrainage.rate(crop).value(), pit.rate());
-        Double wet = pit.profile().wetFrom();
-        double high = wet == null ? 0 : WantedDrainage.dryDepth(crop).value() - wet;
-        boolean stands = pit.test() != null && pit.test().waterEntered();
+        WantedDrainage.Lift lift = pit.rate()
+                .map(rate -> WantedDrainage.lift(WantedDrainage.rate(crop).value(), rate))
+                .orElse(WantedDrainage.Lift.NONE);
+        double high = pit.profile()
+                .wetFrom()
+                .map(wet -> WantedDrainage.dryDepth(crop).value() - wet)
+                .orElse(0.0);
+        boolean stands = pit.test().filter(DrainageTest::waterEntered).isPresent();
         WhatToDo bare = new WhatToDo(crop, pit, Math.max(lift.height(), Math.max(0, high)), lift.drain(), List.of());
         return new WhatToDo(crop, pit, bare.needed, bare.drain, advised(bare.findWays(stands), stands));
     }
@@ -129,7 +131,7 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
                 needed == 0,
                 Phrase.of(
                         "Set the flare {} above the board, soil feathered up to the shoulder of the ball.",
-                        Amount.cm(soil.proudMetres())),
+                        Amount.cm(soil.proud().usual())),
                 new Care("none", "as usual; no basin in heavy soil", "")));
         ways.add(mound(Kind.LOW_MOUND, Footing.LOW_MOUND, "a month"));
         ways.add(mound(Kind.MOUND, Footing.MOUND, "3 to 6 months"));
@@ -140,20 +142,7 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
         }
         ways.add(bed(high.height()));
         ways.add(berm(high.height()));
-        if (pit.pan() != null) {
-            ways.add(plain(
-                    Kind.RIP,
-                    pit.pan() >= SHALLOWEST_RIP && pit.pan() <= HIGHEST_RIP && needed == 0,
-                    Phrase.of(
-                            "Rip along the rows, {} to {} deep, to break the pan at {}; in dry soil.",
-                            Amount.cm(0.6),
-                            Amount.cm(1),
-                            Amount.cm(pit.pan())),
-                    new Care(
-                            "3 to 9 months",
-                            "water goes deeper: longer, rarer sets",
-                            "Have buried services located first. No wheel on ripped ground afterwards.")));
-        }
+        pit.pan().map(this::rip).ifPresent(ways::add);
         if (needed > 0 || stands) {
             ways.add(drainUphill());
             ways.add(plain(
@@ -278,12 +267,29 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
         return List.copyOf(marked);
     }
 
+    private Option rip(double pan) {
+        return plain(
+                Kind.RIP,
+                pan >= SHALLOWEST_RIP && pan <= HIGHEST_RIP && needed == 0,
+                Phrase.of(
+                        "Rip along the rows, {} to {} deep, to break the pan at {}; in dry soil.",
+                        Amount.cm(0.6),
+                        Amount.cm(1),
+                        Amount.cm(pan)),
+                new Care(
+                        "3 to 9 months",
+                        "water goes deeper: longer, rarer sets",
+                        "Have buried services located first. No wheel on ripped ground afterwards."));
+    }
+
     /**
      * Hooghoudt for the pit's own rate: drains 0.9 m deep, water kept 0.6 m below the surface, 7 mm a day (common
      * design).
      */
     static double spacing(SoilPit pit) {
-        double k = pit.rate() == null ? 0.1 : Math.max(0.02, pit.rate().kMmPerHour() * 24 / 1000);
+        double k = pit.rate()
+                .map(rate -> Math.max(0.02, rate.kMmPerHour() * 24 / 1000))
+                .orElse(0.1);
         return FrenchDrain.spacing(k, 0.5, 0.3, 0.007);
     }
 

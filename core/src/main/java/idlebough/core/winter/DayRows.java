@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.apache.commons.csv.CSVRecord;
 
@@ -58,11 +59,8 @@ final class DayRows extends TableRows {
             return nothing(heading(Column.DATE) + ", " + heading(Column.MINIMUM) + " and " + heading(Column.MAXIMUM));
         }
         return new WeatherFile.Reading(
-                null,
-                layout,
-                null,
-                order,
-                ambiguous,
+                Optional.empty(),
+                WeatherFile.Shape.table(layout, order, ambiguous),
                 List.copyOf(days.values()),
                 Map.of(),
                 new ArrayList<>(weather.values()),

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 
@@ -84,11 +85,8 @@ final class GhcnFile {
                 ? WeatherFile.Reading.failed(
                         "This is a file of the daily archive, but no day in it has both a minimum and a maximum.")
                 : new WeatherFile.Reading(
-                        null,
-                        null,
-                        layout,
-                        WeatherFile.DateOrder.YEAR_FIRST,
-                        false,
+                        Optional.empty(),
+                        WeatherFile.Shape.archive(layout),
                         List.copyOf(days),
                         Map.of(),
                         beside.entrySet().stream()

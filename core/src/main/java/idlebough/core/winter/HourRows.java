@@ -15,6 +15,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -213,7 +214,12 @@ final class HourRows extends TableRows {
                     false));
         }
         return new WeatherFile.Reading(
-                null, layout, null, order, ambiguous, whole.days(), whole.hours(), weather(), sorted());
+                Optional.empty(),
+                WeatherFile.Shape.table(layout, order, ambiguous),
+                whole.days(),
+                whole.hours(),
+                weather(),
+                sorted());
     }
 
     private List<DayWeather> weather() {

@@ -67,7 +67,8 @@ public record MadeWeather(WeatherGenerator temperatures, double latitude, double
         for (int i = 0; i < extremes.size(); i++) {
             DailyExtremes day = extremes.get(i);
             double range = day.maximum() - day.minimum();
-            double narrow = Math.max(0.4, Math.min(1.6, 1.6 - 0.6 * range / temperatures.range()));
+            double narrow = Math.max(
+                    0.4, Math.min(1.6, 1.6 - 0.6 * range / temperatures.year().range()));
             wet = random.nextDouble() < narrow * (wet ? WET_AFTER_WET : WET_AFTER_DRY);
             double rain = wet ? -Math.log(1 - random.nextDouble()) * yearRain / (365.25 * WET) : 0;
             breeze = 0.6 * breeze + 0.8 * random.nextGaussian();

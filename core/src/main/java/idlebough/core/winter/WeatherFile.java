@@ -12,6 +12,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -77,32 +78,49 @@ public final class WeatherFile {
     /**
      * How the file was understood.
      *
-     * @param complaint why nothing could be read, or null
-     * @param layout null for a file of the archive, whose layout is fixed, and for what is no table
-     * @param archive which layout of the archive it has, or null
+     * @param layout empty for a file of the archive, whose layout is fixed, and for what is no table
+     * @param archive which layout of the archive it has
      * @param ambiguousOrder whether day-first and month-first would both fit
+     */
+    public record Shape(
+            Optional<TableLayout> layout, Optional<String> archive, DateOrder order, boolean ambiguousOrder) {
+        static final Shape UNKNOWN = new Shape(Optional.empty(), Optional.empty(), DateOrder.YEAR_FIRST, false);
+
+        static Shape table(TableLayout layout, DateOrder order, boolean ambiguous) {
+            return new Shape(Optional.of(layout), Optional.empty(), order, ambiguous);
+        }
+
+        static Shape archive(String name) {
+            return new Shape(Optional.empty(), Optional.of(name), DateOrder.YEAR_FIRST, false);
+        }
+    }
+
+    /**
+     * What was read.
+     *
+     * @param complaint why nothing could be read
      * @param days with both extremes, oldest first
      * @param hours of the days that were whole when single readings were given: 24 temperatures, °C
      * @param weather what was measured beside the temperature, oldest first
      */
     public record Reading(
-            String complaint,
-            TableLayout layout,
-            String archive,
-            DateOrder order,
-            boolean ambiguousOrder,
+            Optional<String> complaint,
+            Shape shape,
             List<DailyExtremes> days,
             Map<LocalDate, double[]> hours,
             List<DayWeather> weather,
             List<Warning> warnings) {
 
         static Reading failed(String complaint, TableLayout layout) {
-            return new Reading(
-                    complaint, layout, null, DateOrder.YEAR_FIRST, false, List.of(), Map.of(), List.of(), List.of());
+            return failed(complaint, Shape.table(layout, DateOrder.YEAR_FIRST, false));
         }
 
         static Reading failed(String complaint) {
-            return failed(complaint, null);
+            return failed(complaint, Shape.UNKNOWN);
+        }
+
+        private static Reading failed(String complaint, Shape shape) {
+            return new Reading(Optional.of(complaint), shape, List.of(), Map.of(), List.of(), List.of());
         }
 
         public long leftOut() {

@@ -142,23 +142,32 @@ class EdgesTest {
         };
     }
 
-    private static SoilPit seen(Double pan, SoilPit.Profile profile, List<DrainageTest> tests) {
-        return new SoilPit("p", "7", new Point(1, 1), Texture.LOAM, 0.3, pan, null, tests, profile);
+    private static SoilPit seen(SoilPit.Profile profile, List<DrainageTest> tests) {
+        return new SoilPit("p", "7", new Point(1, 1), Texture.LOAM, 0.3, tests, profile, SoilPit.Analysis.NONE);
     }
 
-    private static SoilPit.Profile profile(Double mottles, Double salt, Double years, boolean died) {
+    private static SoilPit.Profile profile(Optional<Double> mottles, Optional<Double> years, boolean died) {
         return new SoilPit.Profile(
                 List.of(),
+                Optional.empty(),
                 mottles,
-                null,
-                salt,
-                null,
+                Optional.empty(),
+                Optional.empty(),
                 false,
-                idlebough.core.crop.Crop.Kind.POME,
-                years,
-                died,
-                null,
-                false);
+                new SoilPit.History(Optional.of(idlebough.core.crop.Crop.Kind.POME), years, died));
+    }
+
+    private static SoilPit salty(double salt) {
+        SoilPit plain = Shipped.untested(Texture.LOAM, 0.3);
+        return new SoilPit(
+                plain.id(),
+                plain.label(),
+                plain.place(),
+                plain.texture(),
+                plain.topsoil(),
+                List.of(),
+                plain.profile(),
+                new SoilPit.Analysis(Optional.empty(), Optional.of(salt), Optional.empty(), false));
     }
 
     private static List<Finding> site(String rule, double value, String with) {
@@ -172,7 +181,6 @@ class EdgesTest {
                 }
                 yield List.of(SiteRules.drainage(
                         seen(
-                                null,
                                 SoilPit.Profile.UNSEEN,
                                 List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, false, readings))),
                         crop));
@@ -180,25 +188,27 @@ class EdgesTest {
             case "site.water-table" ->
                 List.of(SiteRules.drainage(
                         seen(
-                                null,
                                 SoilPit.Profile.UNSEEN,
                                 List.of(new DrainageTest(new TestHole.Cylinder(0.3), 0.4, true, value > 0, List.of()))),
                         crop));
             case "site.wet-ground" ->
                 SiteRules.wetGround(
-                                seen(null, profile(value == 0 ? null : value, null, null, false), List.of()),
+                                seen(
+                                        profile(Optional.of(value).filter(down -> down != 0), Optional.empty(), false),
+                                        List.of()),
                                 crop,
                                 with.endsWith("raised") ? Footing.MOUND : Footing.GRADE)
                         .stream()
                         .toList();
             case "site.pan" ->
-                SiteRules.pan(seen(value, SoilPit.Profile.UNSEEN, List.of()), crop, Footing.GRADE).stream()
+                SiteRules.pan(seen(Shipped.panned(value), List.of()), crop, Footing.GRADE).stream()
                         .toList();
-            case "site.salt" ->
-                SiteRules.salt(seen(null, profile(null, value, null, false), List.of()), crop).stream()
-                        .toList();
+            case "site.salt" -> SiteRules.salt(salty(value), crop).stream().toList();
             case "site.replant" ->
-                SiteRules.replant(seen(null, profile(null, null, value, with.equals("died")), List.of()), crop).stream()
+                SiteRules.replant(
+                                seen(profile(Optional.empty(), Optional.of(value), with.equals("died")), List.of()),
+                                crop)
+                        .stream()
                         .toList();
             case "site.ph" ->
                 SiteRules.ph(Shipped.pit(40, value, Texture.LOAM), crop).stream()
@@ -230,7 +240,8 @@ class EdgesTest {
 
     private static WinterLedger ledger(double mean, int years, LocalDate gapFrom, int gap) {
         LocalDate first = LocalDate.of(1995, 7, 1);
-        List<DailyExtremes> days = new WeatherGenerator(5, mean, 8, 15, 11, 0.7, 3, 0.6, 0)
+        List<DailyExtremes> days = new WeatherGenerator(
+                        5, new WeatherGenerator.Year(mean, 8, 15, 11), new WeatherGenerator.Anomalies(0.7, 3, 0.6, 0))
                 .days(first, first.plusYears(years)).stream()
                         .filter(day ->
                                 day.date().isBefore(gapFrom) || !day.date().isBefore(gapFrom.plusDays(gap)))
@@ -426,10 +437,10 @@ class EdgesTest {
         }
         SoilPit limy = Shipped.pit(40, value, Texture.LOAM);
         SoilPit pit = switch (rule) {
-            case "rootstock.salt" -> seen(null, profile(null, value, null, false), List.of());
+            case "rootstock.salt" -> salty(value);
             // Down to a pan at that depth a loam holds so much.
             case "rootstock.drought" ->
-                seen(value / Texture.LOAM.traits().waterHeld(), SoilPit.Profile.UNSEEN, List.of());
+                seen(Shipped.panned(value / Texture.LOAM.traits().waterHeld()), List.of());
             default -> limy;
         };
         return rules.judge(
@@ -491,7 +502,8 @@ class EdgesTest {
         List<Point> points = kind.shape() == Feature.Shape.LINE
                 ? List.of(new Point(50, 0), new Point(50, 100))
                 : List.of(new Point(50, 0), new Point(50, 100), new Point(70, 100), new Point(70, 0));
-        Feature feature = new Feature("f", kind, "", points, null, null, null, false, null, null, null);
+        Feature feature =
+                new Feature("f", kind, "", points, Feature.Size.USUAL, false, Optional.empty(), Optional.empty());
         return LayoutRules.clearances(planned("t", 50 - off), new FeatureIndex(List.of(feature)));
     }
 

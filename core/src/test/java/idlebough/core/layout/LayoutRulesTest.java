@@ -151,7 +151,7 @@ class LayoutRulesTest {
             case LINE -> List.of(new Point(30, 0), new Point(30, 40));
             case AREA -> List.of(new Point(30, 0), new Point(30, 40), new Point(40, 40), new Point(40, 0));
         };
-        return new Feature("f", kind, "", points, null, null, null, false, null, null, null);
+        return new Feature("f", kind, "", points, Feature.Size.USUAL, false, Optional.empty(), Optional.empty());
     }
 
     @Test
@@ -161,13 +161,10 @@ class LayoutRulesTest {
                 Feature.Kind.OVERHEAD,
                 "",
                 List.of(new Point(30, 0), new Point(30, 40)),
-                30.0,
-                null,
-                null,
+                Feature.Size.high(30.0),
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
         assertThat(LayoutRules.clearances(tree("a", "apple-cox", "mm111", 29, 20), new FeatureIndex(List.of(high))))
                 .isEmpty();
     }
@@ -278,7 +275,8 @@ class LayoutRulesTest {
             case LINE -> List.of(new Point(30, 0), new Point(30, 40));
             case AREA -> List.of(new Point(30, 10), new Point(34, 10), new Point(34, 30), new Point(30, 30));
         };
-        Feature feature = new Feature("f", kind, "", places, null, null, null, false, null, null, null);
+        Feature feature =
+                new Feature("f", kind, "", places, Feature.Size.USUAL, false, Optional.empty(), Optional.empty());
         assertThat(blocking(off, 4.5, feature)).isEqualTo(!may);
     }
 
@@ -293,13 +291,10 @@ class LayoutRulesTest {
                 Feature.Kind.OVERHEAD,
                 "",
                 List.of(new Point(30, 0), new Point(30, 40)),
-                wire,
-                null,
-                null,
+                Feature.Size.of(wire, null, null, 3.0),
                 false,
-                null,
-                3.0,
-                null);
+                Optional.empty(),
+                Optional.empty());
         assertThat(blocking(off, tall, line)).isEqualTo(!may);
     }
 

@@ -89,13 +89,10 @@ class PlotFillTest {
                 Feature.Kind.WET,
                 "",
                 List.of(new Point(18, 8), new Point(22, 8), new Point(22, 13), new Point(18, 13)),
-                null,
-                null,
-                null,
+                Feature.Size.USUAL,
                 false,
-                null,
-                null,
-                null));
+                Optional.empty(),
+                Optional.empty()));
         PlotFill filled = fill(plot, pattern, choices, NOTHING, drawn);
         assertThat(filled.placed()).hasSize(22);
         assertThat(filled.costs()).isEmpty();
@@ -125,13 +122,10 @@ class PlotFillTest {
                 Feature.Kind.BURIED,
                 "Gas",
                 List.of(new Point(0, 8), new Point(16, 8)),
-                null,
-                null,
-                null,
+                Feature.Size.USUAL,
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
         PlotFill filled = fill(
                 plot, RowFill.Pattern.SQUARE, List.of(choice("a", "apple-cox", "m9", 40)), NOTHING, List.of(service));
         assertThat(filled.placed().size()).isLessThan(40);

@@ -73,7 +73,10 @@ final class RandomOrchard {
     private Weather weather(int years) {
         LocalDate first = LocalDate.of(2000, 7, 1);
         return new Weather(
-                new StationRecord(new WeatherGenerator(random.nextInt(), 9, 9, 15, 11, 0.7, 3, 0.6, 0)
+                new StationRecord(new WeatherGenerator(
+                                random.nextInt(),
+                                new WeatherGenerator.Year(9, 9, 15, 11),
+                                new WeatherGenerator.Anomalies(0.7, 3, 0.6, 0))
                         .days(first, first.plusYears(years))),
                 random.nextInt(5) == 0);
     }
@@ -84,13 +87,10 @@ final class RandomOrchard {
                 Feature.Kind.BUILDING,
                 "House",
                 List.of(new Point(30, 62), new Point(45, 62), new Point(45, 72), new Point(30, 72)),
-                6.0,
-                null,
-                null,
+                Feature.Size.high(6.0),
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
     }
 
     private Feature wire(double x) {
@@ -99,13 +99,10 @@ final class RandomOrchard {
                 Feature.Kind.OVERHEAD,
                 "Line",
                 List.of(new Point(x, -5), new Point(x + 10, 70)),
-                7.0,
-                null,
-                null,
+                Feature.Size.of(7.0, null, null, 3.0),
                 false,
-                null,
-                3.0,
-                null);
+                Optional.empty(),
+                Optional.empty());
     }
 
     private SoilPit pit(String id, double x, double y) {
@@ -119,10 +116,9 @@ final class RandomOrchard {
                 new Point(x, y),
                 made.texture(),
                 0.3,
-                random.nextBoolean() ? null : 0.3 + random.nextDouble(),
-                made.ph(),
                 made.tests(),
-                made.profile());
+                random.nextBoolean() ? made.profile() : Shipped.panned(0.3 + random.nextDouble()),
+                made.analysis());
     }
 
     private Optional<String> stockFor(String variety) {

@@ -94,8 +94,8 @@ class StagesTest {
         assertThat(fair.soilCare().sulphur()).isFalse();
         assertThat(fair.soilCare().rip()).isFalse();
         assertThat(fair.pits()).hasSize(2);
-        SoilPit panned =
-                new SoilPit("q", "2", new Point(2, 2), Texture.LOAM, 0.2, 0.4, null, List.of(), SoilPit.Profile.UNSEEN);
+        SoilPit panned = new SoilPit(
+                "q", "2", new Point(2, 2), Texture.LOAM, 0.2, List.of(), Shipped.panned(0.4), SoilPit.Analysis.NONE);
         assertThat(site(orchard(panned)).soilCare().rip()).isTrue();
     }
 
@@ -137,8 +137,7 @@ class StagesTest {
     /** An untested pit beside a slow one says nothing, and hides nothing. */
     @Test
     void anUntestedPitHidesNoStop() {
-        SoilPit untested = new SoilPit(
-                "q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
+        SoilPit untested = Shipped.untested(Texture.LOAM, 0.2);
         Evaluation both = Evaluation.of(orchard(untested, Shipped.pit(WET)));
         assertThat(both.varieties().judged().worst(Subject.variety("apple-cox")))
                 .isEqualTo(Standing.STOP);
@@ -154,8 +153,7 @@ class StagesTest {
                     assertThat(figure.subject()).isEqualTo(Subject.pit("p"));
                     assertThat(figure.value().orElseThrow()).isCloseTo(GOOD, org.assertj.core.data.Offset.offset(0.01));
                 });
-        SoilPit untested = new SoilPit(
-                "q", "2", new Point(2, 2), Texture.LOAM, 0.2, null, null, List.of(), SoilPit.Profile.UNSEEN);
+        SoilPit untested = Shipped.untested(Texture.LOAM, 0.2);
         assertThat(site(orchard(untested)).keyFigures())
                 .singleElement()
                 .extracting(KeyFigure::value)

@@ -36,7 +36,8 @@ class DormancyTest {
     /** Green tip comes about four weeks before full bloom (Washington and New York tables). */
     @Test
     void budsBreakSomeWeeksBeforeBloom() {
-        StationRecord record = new StationRecord(new WeatherGenerator(5, 9, 10, 15, 11, 0.7, 4, 0.6, 0)
+        StationRecord record = new StationRecord(new WeatherGenerator(
+                        5, new WeatherGenerator.Year(9, 10, 15, 11), new WeatherGenerator.Anomalies(0.7, 4, 0.6, 0))
                 .days(LocalDate.of(2000, 7, 1), LocalDate.of(2016, 7, 20)));
         VarietySprings springs = VarietySprings.of(Shipped.variety("apple-cox"), SpringHours.of(record, 44), List.of())
                 .orElseThrow();

@@ -8,6 +8,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Cold air, wind, warm walls, and the ground for which a pit speaks. */
@@ -21,7 +22,19 @@ class AirTest {
         for (int i = 0; i < xy.length; i += 2) {
             points.add(new Point(xy[i], xy[i + 1]));
         }
-        return new Feature(id, kind, id, points, height, null, null, true, material, null, null);
+        return new Feature(
+                id,
+                kind,
+                id,
+                points,
+                Feature.Size.of(height, null, null, null),
+                true,
+                Optional.ofNullable(material),
+                Optional.empty());
+    }
+
+    private static SoilPit pit(String id, Point place, Texture texture) {
+        return new SoilPit(id, id, place, texture, 0.3, List.of(), SoilPit.Profile.UNSEEN, SoilPit.Analysis.NONE);
     }
 
     private static final Feature CUP =
@@ -44,7 +57,14 @@ class AirTest {
         assertThat(dammed.runsTo(new Point(30, 6))).isNull();
         // The gap lets it out; wire never held it.
         Feature gate = new Feature(
-                "g", Feature.Kind.GATE, "gate", List.of(new Point(30, 3)), null, null, null, false, null, null, null);
+                "g",
+                Feature.Kind.GATE,
+                "gate",
+                List.of(new Point(30, 3)),
+                Feature.Size.USUAL,
+                false,
+                Optional.empty(),
+                Optional.empty());
         assertThat(ColdAir.of(PLOT, List.of(CUP, gate), SLOPE).pools()).isEmpty();
         Feature wire = line("w", Feature.Kind.FENCE, 2, Feature.Material.WIRE, 10, 30, 10, 3, 50, 3, 50, 30);
         assertThat(ColdAir.of(PLOT, List.of(wire), SLOPE).pools()).isEmpty();
@@ -120,9 +140,8 @@ class AirTest {
 
     @Test
     void everyPlaceHasThePitThatSpeaksForIt() {
-        List<SoilPit> pits = List.of(
-                new SoilPit("a", "1", new Point(10, 20), Texture.LOAM, 0.3, null, null, null),
-                new SoilPit("b", "2", new Point(50, 20), Texture.CLAY, 0.3, null, null, null));
+        List<SoilPit> pits =
+                List.of(pit("a", new Point(10, 20), Texture.LOAM), pit("b", new Point(50, 20), Texture.CLAY));
         PitZones nearest = PitZones.of(PLOT, pits, List.of());
         assertThat(nearest.zones())
                 .extracting(PitZones.Zone::area)
@@ -131,7 +150,7 @@ class AirTest {
                 .as("a corner or the middle of a long side")
                 .isCloseTo(20, within(0.6));
         assertThat(nearest.distance()).isCloseTo(Math.hypot(20, 20), within(0.6));
-        SoilPit twin = new SoilPit("c", "3", new Point(10, 20), Texture.SAND, 0.3, null, null, null);
+        SoilPit twin = pit("c", new Point(10, 20), Texture.SAND);
         assertThat(PitZones.of(PLOT, List.of(pits.get(0), twin, pits.get(1)), List.of())
                         .zones())
                 .as("two at one place do not own the ground twice")
@@ -150,13 +169,10 @@ class AirTest {
                 Feature.Kind.ZONE,
                 "",
                 List.of(new Point(0, 0), new Point(20, 0), new Point(20, 40), new Point(0, 40)),
-                null,
-                null,
-                null,
+                Feature.Size.USUAL,
                 false,
-                null,
-                null,
-                "b");
+                Optional.empty(),
+                Optional.of("b"));
         PitZones drawn = PitZones.of(PLOT, pits, List.of(zone));
         assertThat(drawn.zones().get(1).area()).isCloseTo(2000, within(1e-6));
         assertThat(drawn.zones().get(1).drawn()).isTrue();

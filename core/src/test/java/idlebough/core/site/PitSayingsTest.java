@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,7 +22,7 @@ class PitSayingsTest {
     private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
 
     /** A pit that drains well, with what was seen in it. */
-    private static SoilPit seen(Double ph, Double mottles, Double water, boolean fizzes, Before before) {
+    private static SoilPit seen(Double ph, Double mottles, Double water, boolean fizzes, SoilPit.History before) {
         SoilPit well = Shipped.pit(60, ph, Texture.LOAM);
         return new SoilPit(
                 "p",
@@ -29,25 +30,25 @@ class PitSayingsTest {
                 well.place(),
                 Texture.LOAM,
                 0.25,
-                null,
-                ph,
                 well.tests(),
                 new SoilPit.Profile(
                         List.of(),
-                        mottles,
-                        water,
-                        null,
-                        null,
-                        fizzes,
-                        before.kind(),
-                        before.years(),
-                        before.died(),
-                        1.0,
-                        true));
+                        Optional.empty(),
+                        Optional.ofNullable(mottles),
+                        Optional.ofNullable(water),
+                        Optional.of(1.0),
+                        true,
+                        before),
+                new SoilPit.Analysis(Optional.ofNullable(ph), Optional.empty(), Optional.empty(), fizzes));
     }
 
-    private record Before(Crop.Kind kind, Double years, boolean died) {
-        static final Before NOTHING = new Before(null, null, false);
+    private static SoilPit after(Double years, boolean died) {
+        return seen(
+                6.5,
+                null,
+                null,
+                false,
+                new SoilPit.History(Optional.of(Crop.Kind.POME), Optional.ofNullable(years), died));
     }
 
     private static Finding only(SoilPit pit, String crop, String rule) {
@@ -73,7 +74,7 @@ class PitSayingsTest {
                 "9.9 | false | Pit 7 is alkaline for an apple. | ask a laboratory"
             })
     void whatIsSpreadAgainstAWrongPh(double ph, boolean fizzes, String headline, String amend) {
-        Finding finding = only(seen(ph, null, null, fizzes, Before.NOTHING), "apple", "site.ph");
+        Finding finding = only(seen(ph, null, null, fizzes, SoilPit.History.NONE), "apple", "site.ph");
         assertThat(finding.standing()).isEqualTo(Standing.STOP);
         assertThat(words(finding)).startsWith(headline).contains(amend).contains("6.0 to 7.0 is wanted");
     }
@@ -81,7 +82,7 @@ class PitSayingsTest {
     @ParameterizedTest
     @CsvSource({"6.5, The pH at pit 7 suits an apple., SOUND", "7.05, is alkaline for an apple, DOUBTFUL"})
     void aPhThatSuitsOrMaySuit(double ph, String headline, Standing standing) {
-        Finding finding = only(seen(ph, null, null, false, Before.NOTHING), "apple", "site.ph");
+        Finding finding = only(seen(ph, null, null, false, SoilPit.History.NONE), "apple", "site.ph");
         assertThat(finding.standing()).isEqualTo(standing);
         assertThat(words(finding)).contains(headline);
     }
@@ -92,7 +93,7 @@ class PitSayingsTest {
             delimiter = '|',
             value = {"0.3 |     | STOP | TALL_MOUND", "     | 0.3 | STOP | TALL_MOUND", "0.65 |   | STOP | MOUND"})
     void wetGroundNamesTheMoundThatMendsIt(Double mottles, Double water, Standing standing, Footing footing) {
-        SoilPit pit = seen(6.5, mottles, water, false, Before.NOTHING);
+        SoilPit pit = seen(6.5, mottles, water, false, SoilPit.History.NONE);
         Finding wet = only(pit, "apple", "site.wet-ground");
         assertThat(wet.standing()).isEqualTo(standing);
         assertThat(wet.remedies().get(0)).isInstanceOfSatisfying(SiteRemedy.SetOnFooting.class, mound -> {
@@ -106,7 +107,7 @@ class PitSayingsTest {
 
     @Test
     void dryGroundOffersNoMound() {
-        Finding dry = only(seen(6.5, 1.3, null, false, Before.NOTHING), "apple", "site.wet-ground");
+        Finding dry = only(seen(6.5, 1.3, null, false, SoilPit.History.NONE), "apple", "site.wet-ground");
         assertThat(dry.standing()).isEqualTo(Standing.SOUND);
         assertThat(dry.remedies()).hasSize(1).allMatch(SiteRemedy.SeeAnswers.class::isInstance);
     }
@@ -114,21 +115,15 @@ class PitSayingsTest {
     /** Five years or so after fruit of the same kind (common practice). */
     @Test
     void fruitAfterFruitOfTheSameKind() {
-        Finding last =
-                only(seen(6.5, null, null, false, new Before(Crop.Kind.POME, 1.0, false)), "apple", "site.replant");
+        Finding last = only(after(1.0, false), "apple", "site.replant");
         assertThat(words(last)).contains("It is 1 year since the old ones were taken out");
-        Finding died =
-                only(seen(6.5, null, null, false, new Before(Crop.Kind.POME, 2.0, true)), "apple", "site.replant");
+        Finding died = only(after(2.0, true), "apple", "site.replant");
         assertThat(words(died)).contains("It is 2 years since trees that died were taken out");
-        Finding unknown =
-                only(seen(6.5, null, null, false, new Before(Crop.Kind.POME, null, false)), "apple", "site.replant");
+        Finding unknown = only(after(null, false), "apple", "site.replant");
         assertThat(words(unknown)).contains("It is not known how long it is since the old ones");
-        Finding long50 =
-                only(seen(6.5, null, null, false, new Before(Crop.Kind.POME, 50.0, false)), "apple", "site.replant");
+        Finding long50 = only(after(50.0, false), "apple", "site.replant");
         assertThat(long50.standing()).isEqualTo(Standing.SOUND);
-        List<Finding> plum = SiteRules.judge(
-                seen(6.5, null, null, false, new Before(Crop.Kind.POME, 1.0, false)),
-                Map.of(Shipped.crop("plum"), Footing.GRADE));
+        List<Finding> plum = SiteRules.judge(after(1.0, false), Map.of(Shipped.crop("plum"), Footing.GRADE));
         assertThat(plum).extracting(finding -> finding.rule().id()).doesNotContain("site.replant");
     }
 
@@ -136,7 +131,7 @@ class PitSayingsTest {
     @Test
     void severalCropsAtOnePit() {
         List<Finding> found = new ArrayList<>(SiteRules.judge(
-                seen(6.5, 1.0, null, false, Before.NOTHING),
+                seen(6.5, 1.0, null, false, SoilPit.History.NONE),
                 Map.of(
                         Shipped.crop("apple"),
                         Footing.GRADE,

@@ -132,12 +132,14 @@ class SiteRulesTest {
         // common practice: disturbed fill drops 5 to 15 %; clay and sand at the ends
         for (Texture texture : Texture.values()) {
             Texture.Traits traits = texture.traits();
-            assertThat(traits.settle()).isBetween(traits.settleLow(), traits.settleHigh());
-            assertThat(traits.proudMetres()).isBetween(traits.proudLow(), traits.proudHigh());
+            assertThat(traits.settle().usual())
+                    .isBetween(traits.settle().low(), traits.settle().high());
+            assertThat(traits.proud().usual())
+                    .isBetween(traits.proud().low(), traits.proud().high());
             assertThat(traits.swell()).isBetween(0.10, 0.40);
             assertThat(traits.waterHeld()).isBetween(40.0, 260.0);
         }
-        assertThat(Texture.CLAY.traits().proudMetres())
-                .isGreaterThan(Texture.LOAM.traits().proudMetres());
+        assertThat(Texture.CLAY.traits().proud().usual())
+                .isGreaterThan(Texture.LOAM.traits().proud().usual());
     }
 }

@@ -100,9 +100,14 @@ class SiteTest {
                 true,
                 false,
                 List.of(new DrainageTest.Reading(0, 0), new DrainageTest.Reading(120, 0.4064)));
-        SoilPit pit = new SoilPit("p", "1", new Point(0, 0), Texture.LOAM, 0.3, null, 6.5, test);
+        SoilPit pit = pit(Texture.LOAM, test);
         assertThat(SiteRules.drainage(pit, Shipped.crop("peach")).standing()).isEqualTo(Standing.SOUND);
         assertThat(test.rate().drainageClass()).isEqualTo(DrainageClass.DROUGHTY);
+    }
+
+    private static SoilPit pit(Texture texture, DrainageTest test) {
+        return new SoilPit(
+                "p", "1", new Point(0, 0), texture, 0.3, List.of(test), SoilPit.Profile.UNSEEN, SoilPit.Analysis.NONE);
     }
 
     @Test
@@ -117,7 +122,7 @@ class SiteTest {
                         new DrainageTest.Reading(0, 0.05),
                         new DrainageTest.Reading(60, 0.073),
                         new DrainageTest.Reading(120, 0.095)));
-        SoilPit pit = new SoilPit("p", "1", new Point(0, 0), Texture.CLAY_LOAM, 0.3, null, null, test);
+        SoilPit pit = pit(Texture.CLAY_LOAM, test);
         assertThat(SiteRules.drainage(pit, Shipped.crop("peach")).standing()).isEqualTo(Standing.STOP);
         assertThat(SiteRules.drainage(pit, Shipped.crop("pear")).standing()).isNotEqualTo(Standing.STOP);
         assertThat(WantedDrainage.footing(Shipped.crop("peach"), pit.rate())).isNotEqualTo(Footing.GRADE);

@@ -10,6 +10,7 @@ import idlebough.core.Vectors;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Finding;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Jars, fingers, water held, what is spread and what is heaped. */
@@ -17,12 +18,15 @@ class SoilTest {
     private static final Point HERE = new Point(0, 0);
 
     private static SoilPit pit(Texture texture, Double ph, SoilPit.Profile profile, DrainageTest... tests) {
-        return new SoilPit("1", "1", HERE, texture, 0.3, null, ph, List.of(tests), profile);
+        return new SoilPit("1", "1", HERE, texture, 0.3, List.of(tests), profile, Shipped.acid(ph));
     }
 
-    private static SoilPit.Profile seen(
-            Double mottles, Double water, Double salt, boolean fizzes, Crop.Kind before, Double since, boolean died) {
-        return new SoilPit.Profile(List.of(), mottles, water, salt, null, fizzes, before, since, died, null, false);
+    private static SoilPit.Profile seen(Optional<Double> mottles, Optional<Double> water, SoilPit.History before) {
+        return new SoilPit.Profile(List.of(), Optional.empty(), mottles, water, Optional.empty(), false, before);
+    }
+
+    private static SoilPit pit(SoilPit.Analysis analysis) {
+        return new SoilPit("1", "1", HERE, Texture.LOAM, 0.3, List.of(), SoilPit.Profile.UNSEEN, analysis);
     }
 
     private static DrainageTest test(double fallPerHour, boolean second, boolean glazed) {
@@ -167,7 +171,7 @@ class SoilTest {
         Crop peach = Shipped.crop("peach");
         Crop pear = Shipped.crop("pear");
         SoilPit slow = pit(Texture.CLAY, 6.5, SoilPit.Profile.UNSEEN, test(0.025, true, false));
-        assertThat(slow.rate().drainageClass()).isEqualTo(DrainageClass.SLOW);
+        assertThat(slow.rate().orElseThrow().drainageClass()).isEqualTo(DrainageClass.SLOW);
         assertThat(WhatToDo.of(pear, slow).advised().kind()).isEqualTo(WhatToDo.Kind.PROUD);
         WhatToDo.Option forPeach = WhatToDo.of(peach, slow).advised();
         assertThat(forPeach.kind()).isEqualTo(WhatToDo.Kind.MOUND);
@@ -192,10 +196,10 @@ class SoilTest {
     @Test
     void theSlowestOfSeveralHolesCountsAndAFirstFillingYields() {
         SoilPit pit = pit(Texture.LOAM, null, SoilPit.Profile.UNSEEN, test(0.09, true, false), test(0.04, true, false));
-        assertThat(pit.rate().rawMmPerHour()).isCloseTo(40, within(1e-6));
+        assertThat(pit.rate().orElseThrow().rawMmPerHour()).isCloseTo(40, within(1e-6));
         SoilPit first =
                 pit(Texture.LOAM, null, SoilPit.Profile.UNSEEN, test(0.03, false, false), test(0.05, true, false));
-        assertThat(first.test().secondFilling()).isTrue();
+        assertThat(first.test().orElseThrow().secondFilling()).isTrue();
         assertThat(test(0.05, true, true).rate().halfWidth())
                 .as("a glazed hole is known worse")
                 .isGreaterThan(2 * test(0.05, true, false).rate().halfWidth());
@@ -206,20 +210,31 @@ class SoilTest {
     void wetGroundSaltLimeAndOldOrchardsAreTold() {
         Crop peach = Shipped.crop("peach");
         Finding wet = SiteRules.wetGround(
-                        pit(Texture.CLAY, 6.5, seen(0.5, 0.8, null, false, null, null, false)), peach, Footing.GRADE)
+                        pit(Texture.CLAY, 6.5, seen(Optional.of(0.5), Optional.of(0.8), SoilPit.History.NONE)),
+                        peach,
+                        Footing.GRADE)
                 .orElseThrow();
         assertThat(wet.held().orElseThrow().measured().value()).isEqualTo(0.5);
         assertThat(wet.remedies()).hasOnlyElementsOfTypes(SiteRemedy.SetOnFooting.class, SiteRemedy.SeeAnswers.class);
         // Maas & Hoffman: peach loses 21 per cent for each dS/m over 1.7.
-        Finding salt = SiteRules.salt(pit(Texture.LOAM, 6.5, seen(null, null, 3.0, false, null, null, false)), peach)
+        Finding salt = SiteRules.salt(
+                        pit(new SoilPit.Analysis(Optional.of(6.5), Optional.of(3.0), Optional.empty(), false)), peach)
                 .orElseThrow();
         assertThat(salt.reason().arguments())
                 .anySatisfy(a -> assertThat(a.toString()).contains("27.3"));
         assertThat(SiteRules.replant(
-                        pit(Texture.LOAM, 6.5, seen(null, null, null, false, Crop.Kind.POME, 1.0, true)), peach))
+                        pit(
+                                Texture.LOAM,
+                                6.5,
+                                seen(
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        new SoilPit.History(Optional.of(Crop.Kind.POME), Optional.of(1.0), true))),
+                        peach))
                 .as("a peach after apples")
                 .isEmpty();
-        Finding alkaline = SiteRules.ph(pit(Texture.LOAM, 8.2, seen(null, null, null, true, null, null, false)), peach)
+        Finding alkaline = SiteRules.ph(
+                        pit(new SoilPit.Analysis(Optional.of(8.2), Optional.empty(), Optional.empty(), true)), peach)
                 .orElseThrow();
         assertThat(alkaline.reason().toString()).contains("fizzes");
         Finding acid = SiteRules.ph(pit(Texture.LOAM, 5.0, SoilPit.Profile.UNSEEN), peach)
@@ -227,32 +242,20 @@ class SoilTest {
         assertThat(acid.reason().toString()).contains("limestone");
     }
 
+    private static SoilPit.Profile onClay(Optional<Double> pan) {
+        SoilPit.Layer clay = new SoilPit.Layer(0.6, Texture.CLAY, Optional.empty(), false, true);
+        return new SoilPit.Profile(
+                List.of(clay), pan, Optional.empty(), Optional.empty(), Optional.empty(), false, SoilPit.History.NONE);
+    }
+
     @Test
     void waterHeldOverTheDepthThatRootsCanUse() {
         SoilPit deep = new SoilPit(
-                "1",
-                "1",
-                HERE,
-                Texture.LOAM,
-                0.3,
-                null,
-                6.5,
-                List.of(),
-                new SoilPit.Profile(
-                        List.of(new SoilPit.Layer(0.6, Texture.CLAY, null, false, true)),
-                        null,
-                        null,
-                        null,
-                        null,
-                        false,
-                        null,
-                        null,
-                        false,
-                        null,
-                        false));
+                "1", "1", HERE, Texture.LOAM, 0.3, List.of(), onClay(Optional.empty()), SoilPit.Analysis.NONE);
         // 0.3 m of loam at 143 mm/m, the rest to 0.9 m of clay at 123 mm/m (Saxton & Rawls).
         assertThat(deep.waterHeld()).isCloseTo(0.3 * 143 + 0.6 * 123, within(1e-9));
-        SoilPit pan = new SoilPit("1", "1", HERE, Texture.LOAM, 0.3, 0.38, 6.5, List.of(), deep.profile());
+        SoilPit pan = new SoilPit(
+                "1", "1", HERE, Texture.LOAM, 0.3, List.of(), onClay(Optional.of(0.38)), SoilPit.Analysis.NONE);
         assertThat(pan.waterHeld()).isCloseTo(0.3 * 143 + 0.08 * 123, within(1e-9));
     }
 }

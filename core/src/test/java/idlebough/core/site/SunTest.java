@@ -11,6 +11,7 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -24,13 +25,10 @@ class SunTest {
                 Feature.Kind.BUILDING,
                 id,
                 List.of(new Point(x, y), new Point(x + wide, y), new Point(x + wide, y + deep), new Point(x, y + deep)),
-                height,
-                null,
-                null,
+                Feature.Size.of(height, null, null, null),
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
     }
 
     static Feature tree(double x, double y, double height, double crown) {
@@ -39,13 +37,10 @@ class SunTest {
                 Feature.Kind.TREE,
                 "oak",
                 List.of(new Point(x, y)),
-                height,
-                null,
-                crown,
+                Feature.Size.of(height, null, crown, null),
                 false,
-                null,
-                null,
-                null);
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static Instant instant(Map<String, String> row) {
@@ -142,13 +137,10 @@ class SunTest {
                     Feature.Kind.BUILDING,
                     "house",
                     HOUSE.points().stream().map(p -> turned(p, turn)).toList(),
-                    5.0,
-                    null,
-                    null,
+                    Feature.Size.high(5.0),
                     false,
-                    null,
-                    null,
-                    null);
+                    Optional.empty(),
+                    Optional.empty());
             Point place = new Point(7, 17);
             SunHours straight = SunHours.at(place, List.of(HOUSE), year, Ground.falling(5, 200, 0), 0);
             SunHours round =
@@ -202,8 +194,15 @@ class SunTest {
     void aBareCrownLetsHalfTheSunThrough() {
         SunYear year = SunYear.of(45);
         Feature oak = tree(0, 0, 10, 8);
-        Feature holm =
-                new Feature("h", Feature.Kind.TREE, "holm", oak.points(), 10.0, null, 8.0, true, null, null, null);
+        Feature holm = new Feature(
+                "h",
+                Feature.Kind.TREE,
+                "holm",
+                oak.points(),
+                Feature.Size.of(10.0, null, 8.0, null),
+                true,
+                Optional.empty(),
+                Optional.empty());
         Point behind = new Point(0, 9);
         SunHours sheds = SunHours.at(behind, List.of(oak), year, Ground.LEVEL, 0);
         SunHours keeps = SunHours.at(behind, List.of(holm), year, Ground.LEVEL, 0);
@@ -218,7 +217,15 @@ class SunTest {
         SunYear year = SunYear.of(45);
         List<Point> line = List.of(new Point(-10, 0), new Point(10, 0));
         for (Feature.Material material : Feature.Material.values()) {
-            Feature wall = new Feature("w", Feature.Kind.WALL, "", line, 2.0, null, null, false, material, null, null);
+            Feature wall = new Feature(
+                    "w",
+                    Feature.Kind.WALL,
+                    "",
+                    line,
+                    Feature.Size.high(2.0),
+                    false,
+                    Optional.ofNullable(material),
+                    Optional.empty());
             double behind = SunHours.at(new Point(0, 1), List.of(wall), year, Ground.LEVEL, 0)
                     .winter();
             double open = SunHours.at(new Point(0, 40), List.of(wall), year, Ground.LEVEL, 0)

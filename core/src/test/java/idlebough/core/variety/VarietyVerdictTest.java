@@ -25,7 +25,10 @@ class VarietyVerdictTest {
     private static WinterLedger winters(double mean, int years, double latitude) {
         LocalDate first = LocalDate.of(1995, latitude < 0 ? 1 : 7, 1);
         return WinterLedger.of(
-                new StationRecord(new WeatherGenerator(5, mean, 8, latitude < 0 ? 200 : 15, 11, 0.7, 3, 0.6, 0)
+                new StationRecord(new WeatherGenerator(
+                                5,
+                                new WeatherGenerator.Year(mean, 8, latitude < 0 ? 200 : 15, 11),
+                                new WeatherGenerator.Anomalies(0.7, 3, 0.6, 0))
                         .days(first, first.plusYears(years))),
                 latitude);
     }
@@ -101,7 +104,8 @@ class VarietyVerdictTest {
 
     @Test
     void aWarmerWinterNeverHasMoreHoursBelow72ButMayHaveMorePortions() {
-        StationRecord cold = new StationRecord(new WeatherGenerator(8, -2, 10, 15, 9, 0.7, 3, 0.5, 0)
+        StationRecord cold = new StationRecord(new WeatherGenerator(
+                        8, new WeatherGenerator.Year(-2, 10, 15, 9), new WeatherGenerator.Anomalies(0.7, 3, 0.5, 0))
                 .days(LocalDate.of(2000, 7, 1), LocalDate.of(2012, 7, 1)));
         double[] now = WinterLedger.of(cold, 50).totals(ChillModel.PORTIONS);
         double[] warmer = WinterLedger.of(cold.warmedBy(3), 50).totals(ChillModel.PORTIONS);
@@ -112,7 +116,8 @@ class VarietyVerdictTest {
 
     @Test
     void halfAYearAndTheOtherHemisphereGiveTheSameChillWithinTwoPercent() {
-        List<idlebough.core.winter.DailyExtremes> north = new WeatherGenerator(9, 10, 9, 15, 11, 0.7, 3, 0.6, 0)
+        List<idlebough.core.winter.DailyExtremes> north = new WeatherGenerator(
+                        9, new WeatherGenerator.Year(10, 9, 15, 11), new WeatherGenerator.Anomalies(0.7, 3, 0.6, 0))
                 .days(LocalDate.of(2001, 7, 1), LocalDate.of(2011, 7, 1));
         List<idlebough.core.winter.DailyExtremes> south = north.stream()
                 .map(d ->

@@ -171,8 +171,9 @@ class HourFileTest {
     @Test
     void readingsTooFarApartMakeNoDay() {
         WeatherFile.Reading reading = read("time,temp\n2021-03-01 00:00,4\n2021-03-01 12:00,9\n2021-03-02 00:00,5\n");
-        assertThat(reading.complaint()).contains("must not be more than three hours apart");
-        assertThat(read("time,temp\n2021-03-01 00:00,warm\n").complaint()).contains("no row could be read: line 2");
+        assertThat(reading.complaint().orElseThrow()).contains("must not be more than three hours apart");
+        assertThat(read("time,temp\n2021-03-01 00:00,warm\n").complaint().orElseThrow())
+                .contains("no row could be read: line 2");
     }
 
     @Test
@@ -201,7 +202,7 @@ class HourFileTest {
                 day + "TSUN,90,,,S,",
                 "XX000012345,20200102,PRCP,-5,,,S,",
                 "XX000012345,20200103,RHAV,55,,X,S,"));
-        assertThat(reading.archive()).contains("one line for each element");
+        assertThat(reading.shape().archive().orElseThrow()).contains("one line for each element");
         assertThat(reading.weather())
                 .singleElement()
                 .satisfies(weather -> assertThat(weather.values())

@@ -18,7 +18,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Hours used as they are, the two hemispheres, and several stations. Seeds are in the names of what fails. */
 class HoursTest {
-    private static final WeatherGenerator WEATHER = new WeatherGenerator(17, 10, 9, 15, 10, 0.7, 3, 0.6, 0);
+    private static final WeatherGenerator WEATHER = new WeatherGenerator(
+            17, new WeatherGenerator.Year(10, 9, 15, 10), new WeatherGenerator.Anomalies(0.7, 3, 0.6, 0));
 
     /** Days measured by the hour, with a daily course of their own that no curve from extremes would give. */
     private static StationRecord hourly(List<DailyExtremes> days, long seed) {

@@ -14,8 +14,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Gaps stay visible, seasons turn with the hemisphere, the curve keeps to its day. */
 class StationRecordTest {
     private static final LocalDate FIRST = LocalDate.of(2001, 7, 1);
-    private static final List<DailyExtremes> DAYS =
-            new WeatherGenerator(3, 9, 9, 15, 10, 0.7, 3, 0.5, 0).days(FIRST, LocalDate.of(2006, 6, 30));
+    private static final List<DailyExtremes> DAYS = new WeatherGenerator(
+                    3, new WeatherGenerator.Year(9, 9, 15, 10), new WeatherGenerator.Anomalies(0.7, 3, 0.5, 0))
+            .days(FIRST, LocalDate.of(2006, 6, 30));
 
     private static StationRecord without(LocalDate from, int days) {
         return new StationRecord(DAYS.stream()
@@ -207,7 +208,8 @@ class StationRecordTest {
 
     @Test
     void theGeneratorRepeatsItselfAndDrifts() {
-        WeatherGenerator weather = new WeatherGenerator(5, 9, 9, 15, 10, 0.7, 3, 0, 2);
+        WeatherGenerator weather = new WeatherGenerator(
+                5, new WeatherGenerator.Year(9, 9, 15, 10), new WeatherGenerator.Anomalies(0.7, 3, 0, 2));
         List<DailyExtremes> days = weather.days(LocalDate.of(1990, 1, 1), LocalDate.of(2019, 12, 31));
         assertThat(weather.days(LocalDate.of(1990, 1, 1), LocalDate.of(2019, 12, 31)))
                 .isEqualTo(days);

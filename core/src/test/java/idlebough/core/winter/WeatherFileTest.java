@@ -29,7 +29,7 @@ class WeatherFileTest {
             })
     void readsAnySaneShape(String text) {
         WeatherFile.Reading reading = read(text);
-        assertThat(reading.complaint()).isNull();
+        assertThat(reading.complaint()).isEmpty();
         assertThat(reading.days())
                 .extracting(DailyExtremes::date)
                 .containsExactly(LocalDate.of(2020, 1, 31), LocalDate.of(2020, 2, 1));
@@ -49,7 +49,7 @@ class WeatherFileTest {
     @Test
     void saysWhenDayAndMonthCannotBeToldApartAndObeysTheCorrection() {
         String text = "date,tmin,tmax\n01/02/2020,1,2\n03/04/2020,1,2\n";
-        assertThat(read(text).ambiguousOrder()).isTrue();
+        assertThat(read(text).shape().ambiguousOrder()).isTrue();
         WeatherFile.Reading corrected = read(
                 text,
                 new WeatherFile.Wish(
@@ -64,15 +64,16 @@ class WeatherFileTest {
     @Test
     void swappedHeadingsAreNamed() {
         WeatherFile.Reading swapped = read("date,tmin,tmax\n2020-01-01,9,2\n2020-01-02,8,1\n2020-01-03,7,-1\n");
-        assertThat(swapped.complaint()).contains("swapped").contains("3 rows");
+        assertThat(swapped.complaint().orElseThrow()).contains("swapped").contains("3 rows");
         WeatherFile.Reading one = read("date,tmin,tmax\n2020-01-01,9,2\n2020-01-02,1,8\n");
-        assertThat(one.complaint()).as("one row wrong is that row’s fault").isNull();
+        assertThat(one.complaint()).as("one row wrong is that row’s fault").isEmpty();
     }
 
     @Test
     void takesWarmFiguresAsFahrenheitAndSaysSo() {
         WeatherFile.Reading reading = read("date,tmin,tmax\n2020-06-01,55,80\n2020-06-02,50,77\n");
-        assertThat(reading.layout().columns().get(2).unit()).isEqualTo(ColumnUnit.FAHRENHEIT);
+        assertThat(reading.shape().layout().orElseThrow().columns().get(2).unit())
+                .isEqualTo(ColumnUnit.FAHRENHEIT);
         assertThat(reading.warnings()).anyMatch(warning -> warning.words().contains("°F"));
     }
 
@@ -89,7 +90,7 @@ class WeatherFileTest {
                 "date,tmin,tmax\nx,y,z\n"
             })
     void answersWithASentenceWhenThereIsNothingToRead(String text) {
-        assertThat(read(text).complaint()).isNotBlank().endsWith(".");
+        assertThat(read(text).complaint().orElseThrow()).isNotBlank().endsWith(".");
     }
 
     private static String monthLine(String month, String element, String... values) {
@@ -127,14 +128,16 @@ class WeatherFileTest {
                 """;
         for (String file : java.util.List.of(months, elements, columns)) {
             WeatherFile.Reading reading = read(file);
-            assertThat(reading.complaint()).as(file).isNull();
+            assertThat(reading.complaint()).as(file).isEmpty();
             assertThat(reading.days())
                     .containsExactly(
                             DailyExtremes.measured(LocalDate.of(2020, 1, 1), -1.5, 6),
                             DailyExtremes.measured(LocalDate.of(2020, 1, 2), 0, 7.5));
             assertThat(reading.warnings()).anyMatch(w -> w.words().contains("quality check G"));
         }
-        assertThat(read(monthLine("202002", "TMIN", "  10   ").substring(0, 60)).complaint())
+        assertThat(read(monthLine("202002", "TMIN", "  10   ").substring(0, 60))
+                        .complaint()
+                        .orElseThrow())
                 .contains("no day in it has both");
         assertThat(read(months + "\n" + monthLine("202013", "TMIN", "  10   ")).warnings())
                 .anyMatch(w -> w.words().contains("cannot be read"));
@@ -175,7 +178,7 @@ class WeatherFileTest {
         }
         file.append("04.01.2020 25:00;3,0\n05.01.2020;3\n");
         WeatherFile.Reading reading = read(file.toString());
-        assertThat(reading.complaint()).isNull();
+        assertThat(reading.complaint()).isEmpty();
         assertThat(reading.days())
                 .containsExactly(
                         DailyExtremes.measured(LocalDate.of(2020, 1, 1), 0.5, 23.5),
@@ -233,7 +236,7 @@ class WeatherFileTest {
                     (hour + 11) % 12 + 1, hour < 12 ? "AM" : "PM", 40 + hour));
         }
         WeatherFile.Reading reading = read(hours.toString());
-        assertThat(reading.complaint()).isNull();
+        assertThat(reading.complaint()).isEmpty();
         assertThat(reading.days()).containsExactly(DailyExtremes.measured(LocalDate.of(2021, 5, 14), 10, 10));
         java.util.Map<Element, Double> day = reading.weather().get(0).values();
         assertThat(day.get(Element.RAIN)).isCloseTo(24 * 2.54, org.assertj.core.data.Offset.offset(1e-9));
@@ -252,11 +255,11 @@ class WeatherFileTest {
     void theGrowerSaysWhichColumnIsWhich() {
         String text = "nap,also,felso\n2021-01-01,-3,4\n2021-01-02,-2,5\n";
         WeatherFile.Reading open = read(text);
-        assertThat(open.complaint()).contains("does not say which column");
-        assertThat(open.layout().columns())
+        assertThat(open.complaint().orElseThrow()).contains("does not say which column");
+        assertThat(open.shape().layout().orElseThrow().columns())
                 .extracting(TableLayout.Seen::heading)
                 .containsExactly("nap", "also", "felso");
-        assertThat(open.layout().columns().get(0).column())
+        assertThat(open.shape().layout().orElseThrow().columns().get(0).column())
                 .as("dates are known by their looks")
                 .isEqualTo(Column.DATE);
         WeatherFile.Reading said = read(
@@ -270,7 +273,11 @@ class WeatherFileTest {
         assertThat(said.days())
                 .as("the maximum was written down the next morning")
                 .containsExactly(DailyExtremes.measured(LocalDate.of(2021, 1, 1), -3, 5));
-        assertThat(read("2021-01-01;1;2\n2021-01-02;1;2\n").layout().columns())
+        assertThat(read("2021-01-01;1;2\n2021-01-02;1;2\n")
+                        .shape()
+                        .layout()
+                        .orElseThrow()
+                        .columns())
                 .as("a table without headings shows its columns all the same")
                 .hasSize(3)
                 .first()
