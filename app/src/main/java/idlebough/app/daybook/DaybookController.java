@@ -12,6 +12,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.Svg;
 import idlebough.app.web.TreeView;
 import idlebough.core.judge.Findings;
 import idlebough.core.judge.Room;
@@ -50,7 +51,11 @@ public class DaybookController {
     }
 
     /** One measured union on the sketch; page units. */
-    public record Mark(double x, double y, UnionMeasure measure) {}
+    public record Mark(double x, double y, UnionMeasure measure) {
+        public String at() {
+            return Svg.translate(x, y);
+        }
+    }
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {

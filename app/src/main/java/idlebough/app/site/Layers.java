@@ -4,6 +4,7 @@ import idlebough.app.store.SiteRow;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
+import idlebough.app.web.Svg;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
@@ -70,7 +71,11 @@ public final class Layers {
     public record Hatch(String css, String words, String path, double share) {}
 
     /** An arrow or a mark on a layer, page units; the bearing is the plan's. */
-    public record Arrow(double x, double y, double bearing) {}
+    public record Arrow(double x, double y, double bearing) {
+        public String placed() {
+            return Svg.translate(x, y) + " " + Svg.turned(bearing);
+        }
+    }
 
     /** One month at a place. */
     public record MonthBar(String name, double hours, double open, boolean inLeaf) {}

@@ -14,6 +14,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.Svg;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Room;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,7 +53,7 @@ public class VarietyController {
 
     /** One row of the sketch: the winters as ticks against the need. */
     public record Strip(
-            VarietyVerdict verdict, List<Double> ticks, boolean here, double y, double bandLow, double bandHigh) {}
+            VarietyVerdict verdict, String ticks, boolean here, double y, double bandLow, double bandHigh) {}
 
     @GetMapping
     String show(
@@ -117,15 +119,15 @@ public class VarietyController {
         for (int i = 0; i < shown.size(); i++) {
             VarietyVerdict v = shown.get(i);
             double need = v.variety().chillNeed();
-            List<Double> ticks = Arrays.stream(plan.winters().totals(v.variety().chillModel()))
-                    .map(total -> across(total / need))
-                    .boxed()
-                    .toList();
+            double y = 96 + 30.0 * i;
+            String ticks = Arrays.stream(plan.winters().totals(v.variety().chillModel()))
+                    .mapToObj(total -> Svg.path("M# #v14", across(total / need), y - 12))
+                    .collect(Collectors.joining());
             strips.add(new Strip(
                     v,
                     ticks,
                     v.equals(picked),
-                    96 + 30.0 * i,
+                    y,
                     across(1 - v.needHalfWidth() / need),
                     across(1 + v.needHalfWidth() / need)));
         }

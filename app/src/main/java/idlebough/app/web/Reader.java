@@ -123,7 +123,15 @@ public record Reader(String accountId, String name, Display display) {
 
     /** A coordinate for a drawing: two decimals, a point. */
     public String xy(double value) {
-        return String.format(Locale.ROOT, "%.2f", value);
+        return Svg.fine(value);
+    }
+
+    public String turned(double degrees) {
+        return Svg.turned(degrees);
+    }
+
+    public String placed(double x, double y) {
+        return Svg.translate(x, y);
     }
 
     /** A line of what moved. */

@@ -51,6 +51,11 @@ public record Sheet(double width, double height, double scale, double left, doub
         return Svg.translate(x(place.x()), y(place.y()));
     }
 
+    /** A scale bar from 0, with strokes at both ends. */
+    public String barPath(double metres) {
+        return Svg.path("M0 0v8m0 -4h#m0 -4v8", size(metres));
+    }
+
     public double size(double metres) {
         return scale * metres;
     }

@@ -57,6 +57,11 @@ public final class Svg {
         return path.toString();
     }
 
+    /** @param degrees clockwise */
+    public static String turned(double degrees) {
+        return "rotate(" + fine(degrees) + ")";
+    }
+
     public static String translate(double x, double y) {
         return "translate(" + fine(x) + "," + fine(y) + ")";
     }

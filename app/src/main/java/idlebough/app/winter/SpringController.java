@@ -76,6 +76,11 @@ public class SpringController {
         public String chillPath() {
             return Svg.path("M# #H#m0 -4v8", LEFT, y + high / 2 - 1, chillTo);
         }
+
+        /** A cross at the worst night. */
+        public String hitPath() {
+            return Svg.path("M# #l10 9m0 -9l-10 9", hit - 5, y + high / 2 - 5);
+        }
     }
 
     /**
