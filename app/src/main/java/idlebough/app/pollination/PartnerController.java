@@ -65,6 +65,14 @@ public class PartnerController {
         }
     }
 
+    private static String sub(Flowering picked) {
+        Variety variety = picked.variety();
+        String pollen = variety.selfFruitful() >= 1
+                ? ", crops with its own pollen."
+                : variety.triploid() ? ", triploid: gives no pollen." : ", rejects most of its own pollen.";
+        return variety.label() + pollen + (picked.place().isEmpty() ? " No peg yet: taken as near to all." : "");
+    }
+
     @GetMapping
     String show(
             Scope scope,
@@ -94,6 +102,7 @@ public class PartnerController {
                             .toList());
             model.addAttribute("more", Math.max(0, links.size() - 12));
             VarietyStage varieties = plan.evaluation().varieties();
+            model.addAttribute("sub", sub(picked));
             model.addAttribute("set", web.setOf(picked));
             model.addAttribute("setWorking", web.setWorking(picked));
             model.addAttribute(

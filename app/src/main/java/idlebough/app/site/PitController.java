@@ -15,6 +15,8 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Amendment;
@@ -215,6 +217,19 @@ public class PitController {
                         fields.atMost("note", 500)));
     }
 
+    private static Phrase asked(WhatToDo what) {
+        String crop = what.crop().withArticle();
+        return what.needed() == 0
+                ? Phrase.of("The water gets away: roots of {} need not be lifted. Mildest first.", crop)
+                : Phrase.of(
+                        what.drain()
+                                ? "Roots of {} should stand {} higher than the ground does, and a drain is wanted. "
+                                        + "Mildest first."
+                                : "Roots of {} should stand {} higher than the ground does. Mildest first.",
+                        crop,
+                        Amount.cm(what.needed()));
+    }
+
     /** The jar, when all three heights are given; a complaint when they cannot be. */
     private static JarTest jar(Fields fields) {
         Double sand = fields.optional("jarSand", Quantity.DECIMAL, 0, 1000);
@@ -326,6 +341,7 @@ public class PitController {
         model.addAttribute("crop", of);
         WhatToDo what = WhatToDo.of(of, seen);
         model.addAttribute("what", what);
+        model.addAttribute("asked", asked(what));
         model.addAttribute("drawing", AnswerDrawing.of(what.advised().heap(), seen));
         model.addAttribute(
                 "amendment",

@@ -80,9 +80,7 @@ public class VarietyController {
         model.addAttribute("crop", known ? crop : "");
         model.addAttribute("listed", listed);
         model.addAttribute("picked", picked);
-        model.addAttribute(
-                "ripe",
-                picked.variety().ripe(plan.site().where().latitude()).getDisplayName(TextStyle.FULL, Locale.ENGLISH));
+        model.addAttribute("sub", sub(picked.variety(), plan.site().where().latitude()));
         pages.about(model, plan, Room.VARIETY, Subject.variety(picked.variety().key()));
         model.addAttribute("about", pages.shown(plan, picked.findings()));
         model.addAttribute("missing", stage.missing().orElse(null));
@@ -132,6 +130,14 @@ public class VarietyController {
                     across(1 + v.needHalfWidth() / need)));
         }
         return strips;
+    }
+
+    private static String sub(Variety variety, double latitude) {
+        String company = variety.selfFruitful() >= 1
+                ? "Crops alone."
+                : variety.triploid() ? "Triploid: gives no pollen, needs two partners." : "Wants a partner.";
+        return "Ripe in " + variety.ripe(latitude).getDisplayName(TextStyle.FULL, Locale.ENGLISH) + "; "
+                + variety.uses() + ". " + company + (variety.chillNeed() > 0 ? "" : " Evergreen: no chill needed.");
     }
 
     /** Share of the need to a place on the sketch: 0 to 2.2 times between 190 and 690. */

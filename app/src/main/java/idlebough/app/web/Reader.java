@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Display;
@@ -15,6 +16,8 @@ import java.util.Locale;
 
 /** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
 public record Reader(String accountId, String name, Display display) {
+    private static final double LITRES = 1000;
+
     /** The attribute of a request that holds the display of whoever reads the answer. */
     static final String SHOWN_IN = "idlebough.display";
 
@@ -124,6 +127,26 @@ public record Reader(String accountId, String name, Display display) {
     /** A coordinate for a drawing: two decimals, a point. */
     public String xy(double value) {
         return Svg.fine(value);
+    }
+
+    /** A total of chill as its model counts: portions with a decimal. */
+    public String chill(double total, ChillModel model) {
+        return display().plain(total, model == ChillModel.PORTIONS ? 1 : 0);
+    }
+
+    /** “42.3° N”. */
+    public String latitude(double degrees) {
+        return String.format(Locale.ROOT, "%.1f° %s", Math.abs(degrees), degrees < 0 ? "S" : "N");
+    }
+
+    /** A day, or from one to another. */
+    public String days(LocalDate from, LocalDate to) {
+        return from.equals(to) ? date(from) : date(from) + " to " + date(to);
+    }
+
+    /** Soil to be carted, m³; a dash for none. */
+    public String earth(double cubicMetres) {
+        return cubicMetres > 0 ? text(LITRES * cubicMetres, Quantity.EARTH.name()) : "–";
     }
 
     public String turned(double degrees) {

@@ -88,6 +88,8 @@ public class RecordController {
         model.addAttribute("beside", beside(scope));
         model.addAttribute("fields", fields);
         model.addAttribute("strips", YearStrip.of(plan.record()));
+        model.addAttribute(
+                "lends", plan.borrowed().stream().map(WinterWords::lends).toList());
         model.addAttribute("monthNames", MONTHS);
         return "winter/load";
     }

@@ -34,8 +34,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -94,11 +96,16 @@ public class WinterController {
         if (!usable.isEmpty()) {
             SafeChill safe = SafeChill.of(chill, plan.winters().totals(chill));
             model.addAttribute("safe", safe);
-            model.addAttribute("interval", safe.interval(plan.winters()));
+            model.addAttribute("reaches", WinterWords.reaches(safe, safe.interval(plan.winters()), plan.synthetic()));
             model.addAttribute("exposures", Exposure.values());
             model.addAttribute("figures", figures(plan, chill, safe));
             sketch(model, plan, chill, safe, winter);
-            model.addAttribute("soFar", soFar(plan, chill));
+            model.addAttribute(
+                    "soFar",
+                    soFar(plan, chill).map(now -> WinterWords.soFar(now, chill)).orElse(null));
+            model.addAttribute(
+                    "notes",
+                    usable.stream().collect(Collectors.toMap(Winter::year, each -> WinterWords.note(each, chill))));
             model.addAttribute("one", one(plan, chill, winter));
             model.addAttribute(
                     "spreads",
@@ -134,23 +141,23 @@ public class WinterController {
                 () -> picked.working(chill, plan.winters().season())));
     }
 
-    /** This winter until the record's end, against the others on the same day; null outside the season. */
+    /** This winter until the record's end, against the others on the same day. */
     public record SoFar(LocalDate day, double total, double median, double least) {}
 
-    private static SoFar soFar(PlanView plan, ChillModel chill) {
+    private static Optional<SoFar> soFar(PlanView plan, ChillModel chill) {
         WinterLedger.Running running = plan.winters().running();
         if (running == null) {
-            return null;
+            return Optional.empty();
         }
         int days = running.daily().get(chill).size();
         double[] others = plan.winters().usable().stream()
                 .mapToDouble(w -> w.daily().get(chill).get(days - 1))
                 .toArray();
-        return new SoFar(
+        return Optional.of(new SoFar(
                 running.until(),
                 running.daily().get(chill).get(days - 1),
                 Quantile.of(others, 0.5),
-                Quantile.of(others, 0));
+                Quantile.of(others, 0)));
     }
 
     /**

@@ -38,7 +38,7 @@ public final class IrrigationStage implements Stage {
         this.mulch = mulch;
         this.settings = settings;
         seasons = PerTree.of(settings, FirstSeason::of, before == null ? null : before.seasons);
-        Map<String, Judged> judged = new LinkedHashMap<>();
+        Map<String, Judged> judged = new LinkedHashMap<>(2 * stands.size());
         stands.stream()
                 .filter(Stand::toPlant)
                 .forEach(stand -> judged.put(stand.id(), new Judged(stand, settings.get(stand.id()))));
@@ -59,17 +59,19 @@ public final class IrrigationStage implements Stage {
             Way mulch,
             IrrigationStage before) {
         Map<LocalDate, PlantingClimate> climates = new HashMap<>();
-        Map<String, FirstSeason.Setting> settings = new LinkedHashMap<>();
+        Map<String, FirstSeason.Setting> settings = new LinkedHashMap<>(2 * stands.size());
         for (Stand stand : stands) {
             LocalDate day = stand.tree().life().plantedOn().orElse(planting);
             var nursery = stand.tree().nursery();
             settings.put(
                     stand.id(),
-                    new FirstSeason.Setting(
-                            day,
-                            nursery.form() == Form.BARE ? 0 : nursery.litres(),
-                            site.pitOf(stand.id()),
-                            climates.computeIfAbsent(day, same -> PlantingClimate.after(day, winters))));
+                    PerTree.earlier(
+                            before == null ? null : before.settings.get(stand.id()),
+                            new FirstSeason.Setting(
+                                    day,
+                                    nursery.form() == Form.BARE ? 0 : nursery.litres(),
+                                    site.pitOf(stand.id()),
+                                    climates.computeIfAbsent(day, same -> PlantingClimate.after(day, winters)))));
         }
         return before != null && before.stands.equals(stands) && before.settings.equals(settings)
                 ? before

@@ -11,7 +11,8 @@ import java.util.Map;
 public final class Findings {
     private final List<Finding> all;
     private final Lazy<Map<Subject, List<Finding>>> bySubject = Lazy.of(this::group);
-    private final Lazy<List<Finding>> lines = Lazy.of(this::findLines);
+    private final Lazy<List<Finding>> doubts = Lazy.of(() -> linesOf(false));
+    private final Lazy<List<Finding>> sound = Lazy.of(() -> linesOf(true));
 
     private Findings(List<Finding> all) {
         this.all = all;
@@ -36,37 +37,35 @@ public final class Findings {
         return all;
     }
 
-    /**
-     * The same as lines: what is said of several trees with the same rule, standing and remedy is one. This is what is
-     * listed and counted.
-     */
-    public List<Finding> lines() {
-        return lines.get();
-    }
-
-    private List<Finding> findLines() {
+    /** A line is of one standing, so sound ones, which are by far the most, wait until somebody asks. */
+    private List<Finding> linesOf(boolean isSound) {
         Map<Object, List<Finding>> grouped = new LinkedHashMap<>();
-        all.forEach(finding -> grouped.computeIfAbsent(
-                        finding.together().<Object>map(Together::key).orElseGet(Object::new), key -> new ArrayList<>())
-                .add(finding));
+        all.stream()
+                .filter(finding -> finding.isSound() == isSound)
+                .forEach(finding -> grouped.computeIfAbsent(
+                                finding.together().<Object>map(Together::key).orElseGet(Object::new),
+                                key -> new ArrayList<>())
+                        .add(finding));
         return grouped.values().stream().map(Finding::line).toList();
     }
 
-    /** Lines that are not sound, worst first. */
+    /**
+     * Those that are not sound as lines, worst first: what is said of several trees with the same rule, standing and
+     * remedy is one. This is what is listed and counted.
+     */
     public List<Finding> doubts() {
-        return lines().stream().filter(finding -> !finding.isSound()).toList();
+        return doubts.get();
     }
 
     /** Lines that are sound. */
     public List<Finding> sound() {
-        return lines().stream().filter(Finding::isSound).toList();
+        return sound.get();
     }
 
     /** How many lines stand so. */
     public int count(Standing standing) {
-        return (int) lines().stream()
-                .filter(finding -> finding.standing() == standing)
-                .count();
+        return (int) (standing == Standing.SOUND ? sound() : doubts())
+                .stream().filter(finding -> finding.standing() == standing).count();
     }
 
     /** Those about one subject, worst first. */

@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 /** Where each tree stands, and whether it fits, for one orchard. */
 public final class LayoutStage implements Stage {
     private final Input input;
-    private final Map<String, PlannedTree> trees = new LinkedHashMap<>();
+    private final Map<String, PlannedTree> trees;
     private final Set<String> toPlant;
     private final Crowns crowns;
     private final PerTree<Point, Microclimate> microclimates;
@@ -60,16 +60,17 @@ public final class LayoutStage implements Stage {
 
     private LayoutStage(Input input, LayoutStage before) {
         this.input = input;
+        trees = new LinkedHashMap<>(2 * input.stands().size());
         input.stands().forEach(stand -> {
             PlannedTree then = before == null ? null : before.trees.get(stand.id());
             PlannedTree now = PlannedTree.of(stand, input.planting());
             trees.put(stand.id(), now.equals(then) ? then : now);
         });
         toPlant = input.stands().stream().filter(Stand::toPlant).map(Stand::id).collect(Collectors.toUnmodifiableSet());
-        crowns = new Crowns(List.copyOf(trees.values()));
+        crowns = Crowns.of(List.copyOf(trees.values()), before == null ? null : before.crowns);
         LayoutStage same = before != null && before.input.terrain() == input.terrain() ? before : null;
-        Map<String, Point> places = new LinkedHashMap<>();
-        Map<String, Judged> judged = new LinkedHashMap<>();
+        Map<String, Point> places = new LinkedHashMap<>(2 * trees.size());
+        Map<String, Judged> judged = new LinkedHashMap<>(2 * trees.size());
         trees.forEach((id, tree) -> {
             places.put(id, tree.place());
             judged.put(

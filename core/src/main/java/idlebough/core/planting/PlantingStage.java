@@ -56,7 +56,7 @@ public final class PlantingStage implements Stage {
     private PlantingStage(List<Stand> stands, Map<String, Judged> judged, PlantingStage before) {
         this.stands = stands;
         this.judged = judged;
-        Map<String, PlantingSection.Setting> settings = new LinkedHashMap<>();
+        Map<String, PlantingSection.Setting> settings = new LinkedHashMap<>(2 * judged.size());
         judged.forEach((id, each) -> settings.put(id, each.setting()));
         sections = PerTree.of(settings, PlantingSection::of, before == null ? null : before.sections);
         ofTrees = PerTree.of(judged, this::judge, before == null ? null : before.ofTrees);
@@ -94,30 +94,34 @@ public final class PlantingStage implements Stage {
         Map<String, Dormancy> dormancies = new HashMap<>();
         double slope = site.terrain().ground().slope() / PERCENT;
         Map<String, PlantingSection.Soil> soils = new HashMap<>();
-        Map<String, Judged> judged = new LinkedHashMap<>();
+        Map<String, Judged> judged = new LinkedHashMap<>(2 * stands.size());
         for (Stand stand : stands) {
             String id = stand.id();
             Optional<SoilPit> pit = site.pitOf(id);
             judged.put(
                     id,
-                    new Judged(
-                            stand,
-                            new PlantingSection.Setting(
-                                    stand.tree().nursery(),
-                                    stand.stock(),
-                                    soils.computeIfAbsent(pit.map(SoilPit::id).orElse(""), same -> soil(pit, slope)),
-                                    stand.footing(),
-                                    ways.of(id),
-                                    site.site().winds().storm(),
-                                    site.site().location().latitude()),
-                            unions.asPlanted(id).map(UnionMeasure::height),
-                            unions.check(id).isPresent(),
-                            needsDormancy(stand)
-                                    ? Optional.of(new Season(
-                                            input.day(),
-                                            dormancies.computeIfAbsent(
-                                                    stand.variety().key(), same -> input.dormancy(stand.variety()))))
-                                    : Optional.empty()));
+                    PerTree.earlier(
+                            before == null ? null : before.judged.get(id),
+                            new Judged(
+                                    stand,
+                                    new PlantingSection.Setting(
+                                            stand.tree().nursery(),
+                                            stand.stock(),
+                                            soils.computeIfAbsent(
+                                                    pit.map(SoilPit::id).orElse(""), same -> soil(pit, slope)),
+                                            stand.footing(),
+                                            ways.of(id),
+                                            site.site().winds().storm(),
+                                            site.site().location().latitude()),
+                                    unions.asPlanted(id).map(UnionMeasure::height),
+                                    unions.check(id).isPresent(),
+                                    needsDormancy(stand)
+                                            ? Optional.of(new Season(
+                                                    input.day(),
+                                                    dormancies.computeIfAbsent(
+                                                            stand.variety().key(),
+                                                            same -> input.dormancy(stand.variety()))))
+                                            : Optional.empty())));
         }
         return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
     }

@@ -13,6 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Who pollinates whom in one plan.
@@ -46,7 +48,28 @@ public final class PartnerWeb {
             NearestOfVariety then = same ? before.byVariety.get(variety) : null;
             byVariety.put(variety, then != null && then.trees().equals(group) ? then : new NearestOfVariety(group));
         });
-        this.trees.forEach(tree -> neighbourhoods.put(tree.id(), neighbourhood(tree, same ? before : null)));
+        Set<String> touched = touched(same ? before : null);
+        this.trees.forEach(tree -> neighbourhoods.put(
+                tree.id(),
+                neighbourhood(
+                        tree,
+                        same ? before : null,
+                        touched.contains(tree.variety().key()))));
+    }
+
+    /** Varieties that may have other neighbours than before, because a related variety has other trees. */
+    private Set<String> touched(PartnerWeb before) {
+        if (before == null || !List.copyOf(byVariety.keySet()).equals(List.copyOf(before.byVariety.keySet()))) {
+            return byVariety.keySet();
+        }
+        List<Variety> changed = byVariety.entrySet().stream()
+                .filter(group -> before.byVariety.get(group.getKey()) != group.getValue())
+                .map(group -> varieties.get(group.getKey()))
+                .toList();
+        return varieties.values().stream()
+                .filter(variety -> changed.stream().anyMatch(other -> Pairing.related(other, variety)))
+                .map(Variety::key)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     public static PartnerWeb of(Collection<Flowering> trees) {
@@ -58,9 +81,12 @@ public final class PartnerWeb {
         return new PartnerWeb(trees, before);
     }
 
-    private Neighbourhood neighbourhood(Flowering tree, PartnerWeb before) {
+    private Neighbourhood neighbourhood(Flowering tree, PartnerWeb before, boolean touched) {
         Neighbourhood then = before == null ? null : before.neighbourhoods.get(tree.id());
         boolean stayed = then != null && then.tree().equals(tree);
+        if (stayed && !touched) {
+            return then;
+        }
         List<Link> nearest = new ArrayList<>();
         byVariety.forEach((key, group) -> {
             if (Pairing.related(varieties.get(key), tree.variety())) {

@@ -44,7 +44,7 @@ public final class RootstockStage implements Stage {
 
     private RootstockStage(Input input, RootstockStage before) {
         this.input = input;
-        Map<String, Placed> placed = new LinkedHashMap<>();
+        Map<String, Placed> placed = new LinkedHashMap<>(2 * input.stands().size());
         for (Stand stand : input.stands()) {
             if (stand.toPlant()) {
                 input.site()

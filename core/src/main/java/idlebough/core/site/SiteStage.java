@@ -43,9 +43,9 @@ public final class SiteStage implements Stage {
         this.input = input;
         terrain = Terrain.of(input.site(), before == null ? null : before.terrain);
         SiteStage same = before != null && before.terrain == terrain ? before : null;
-        Map<String, Point> places = new LinkedHashMap<>();
-        Map<String, Point> toPlant = new LinkedHashMap<>();
-        Map<String, Stand> judged = new LinkedHashMap<>();
+        Map<String, Point> places = new LinkedHashMap<>(2 * input.stands().size());
+        Map<String, Point> toPlant = new LinkedHashMap<>(2 * input.stands().size());
+        Map<String, Stand> judged = new LinkedHashMap<>(2 * input.stands().size());
         for (Stand stand : input.stands()) {
             places.put(stand.id(), stand.place());
             if (stand.toPlant()) {

@@ -113,7 +113,7 @@ class LayoutRulesTest {
                     random.nextDouble() * 60,
                     random.nextDouble() * 40));
         }
-        Crowns crowns = new Crowns(trees);
+        Crowns crowns = Crowns.of(trees, null);
         for (PlannedTree tree : trees) {
             double least = trees.stream()
                     .filter(other -> other != tree)
@@ -124,7 +124,7 @@ class LayoutRulesTest {
                     .as("seed 5, %s", tree.id())
                     .isCloseTo(least, org.assertj.core.data.Offset.offset(1e-9));
         }
-        assertThat(new Crowns(trees.subList(0, 1)).nearest(trees.get(0))).isEmpty();
+        assertThat(Crowns.of(trees.subList(0, 1), null).nearest(trees.get(0))).isEmpty();
     }
 
     /** What the filler takes the judge finds sound, at every distance from every feature. */
