@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What is to be done when, for one orchard. */
@@ -27,9 +28,15 @@ public final class AlmanacStage implements Stage {
      * What this stage depends on.
      *
      * @param stands every tree that stands or will stand
+     * @param done by the key of the task, the day on which it was done
      */
     public record Input(
-            List<Stand> stands, LocalDate planting, SiteStage site, VarietyStage varieties, IrrigationStage water) {}
+            List<Stand> stands,
+            Gates gates,
+            Map<String, LocalDate> done,
+            SiteStage site,
+            VarietyStage varieties,
+            IrrigationStage water) {}
 
     private AlmanacStage(Input input) {
         this.input = input;
@@ -55,23 +62,40 @@ public final class AlmanacStage implements Stage {
         return tasks.get();
     }
 
+    /** When something can no longer be undone. */
+    public Gates gates() {
+        return input.gates();
+    }
+
+    /** Those that should be done by now and are not. */
+    public List<Task> late(LocalDate today) {
+        return tasks().stream().filter(task -> task.isLate(today)).toList();
+    }
+
     private List<Task> findTasks() {
         SiteStage site = input.site();
         return Almanac.of(new Almanac.Setting(
-                input.planting(),
+                input.gates(),
                 site.site().location().latitude(),
                 site.soilCare(),
                 lastBloom(),
                 input.stands().stream()
                         .filter(Stand::toPlant)
                         .map(stand -> new Almanac.TreeToPlant(
+                                stand.id(),
                                 stand.label(),
                                 stand.stock(),
                                 stand.footing(),
                                 stand.tree().nursery().form() == Form.BARE,
                                 stand.tree().life().state() == Tree.State.ORDERED,
                                 input.water().seasonOf(stand.id())))
-                        .toList()));
+                        .toList(),
+                input.stands().stream()
+                        .filter(stand -> stand.tree().choice().isPresent())
+                        .flatMap(stand -> stand.tree().life().plantedOn().stream()
+                                .map(day -> new Almanac.Young(stand.id(), stand.label(), day)))
+                        .toList(),
+                input.done()));
     }
 
     /** Of the trees to plant, in a median spring. */

@@ -2,6 +2,8 @@ package idlebough.core.almanac;
 
 import idlebough.core.judge.Phrase;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * One dated thing to do.
@@ -11,10 +13,39 @@ import java.time.LocalDate;
  * @param to last day, inclusive
  * @param what to do
  * @param why in one sentence
+ * @param work what it takes
+ * @param lapses the day from which it is of no use any more; empty where it waits until it is done
+ * @param done the day on which it was done; empty while it was not
  */
-public record Task(String key, LocalDate from, LocalDate to, Phrase what, Phrase why) {
-    /** Whether its last day is over. All tasks are for trees that have still to be planted, so it is late then. */
+public record Task(
+        String key,
+        LocalDate from,
+        LocalDate to,
+        Phrase what,
+        Phrase why,
+        Work work,
+        Optional<LocalDate> lapses,
+        Optional<LocalDate> done) {
+
+    /**
+     * @param minutes of one pair of hands, from {@code almanac/minutes.csv}
+     * @param trees ids of those that it concerns; empty where it concerns the whole plan
+     */
+    public record Work(int minutes, List<String> trees) {}
+
+    /** Whether it can still be done and is not. */
+    public boolean isOpen(LocalDate today) {
+        return done.isEmpty() && lapses.filter(day -> !today.isBefore(day)).isEmpty();
+    }
+
+    /** Whether its last day is over and it is still open. */
     public boolean isLate(LocalDate today) {
-        return to.isBefore(today);
+        return isOpen(today) && to.isBefore(today);
+    }
+
+    /** The same, done on a day, if that day belongs to it: an old tick does not count for a plan that was put off. */
+    Task doneOn(Optional<LocalDate> day) {
+        return new Task(
+                key, from, to, what, why, work, lapses, day.filter(done -> !done.isBefore(from.minusMonths(6))));
     }
 }

@@ -11,8 +11,21 @@ import java.util.Map;
 public final class Findings {
     private final List<Finding> all;
     private final Lazy<Map<Subject, List<Finding>>> bySubject = Lazy.of(this::group);
-    private final Lazy<List<Finding>> doubts = Lazy.of(() -> linesOf(false));
-    private final Lazy<List<Finding>> sound = Lazy.of(() -> linesOf(true));
+    private final Lazy<List<Line>> doubts = Lazy.of(() -> linesOf(false));
+    private final Lazy<List<Line>> sound = Lazy.of(() -> linesOf(true));
+
+    /**
+     * What is said of several subjects at once.
+     *
+     * @param finding the worst of them, its headline naming all
+     * @param subjects at least one
+     */
+    public record Line(Finding finding, List<Subject> subjects) {
+        private static Line of(List<Finding> same) {
+            return new Line(
+                    Finding.line(same), same.stream().map(Finding::subject).toList());
+        }
+    }
 
     private Findings(List<Finding> all) {
         this.all = all;
@@ -38,7 +51,7 @@ public final class Findings {
     }
 
     /** A line is of one standing, so sound ones, which are by far the most, wait until somebody asks. */
-    private List<Finding> linesOf(boolean isSound) {
+    private List<Line> linesOf(boolean isSound) {
         Map<Object, List<Finding>> grouped = new LinkedHashMap<>();
         all.stream()
                 .filter(finding -> finding.isSound() == isSound)
@@ -46,7 +59,7 @@ public final class Findings {
                                 finding.together().<Object>map(Together::key).orElseGet(Object::new),
                                 key -> new ArrayList<>())
                         .add(finding));
-        return grouped.values().stream().map(Finding::line).toList();
+        return grouped.values().stream().map(Line::of).toList();
     }
 
     /**
@@ -54,12 +67,21 @@ public final class Findings {
      * remedy is one. This is what is listed and counted.
      */
     public List<Finding> doubts() {
+        return findings(doubts);
+    }
+
+    /** The same with all whom they concern. */
+    public List<Line> doubtLines() {
         return doubts.get();
+    }
+
+    private static List<Finding> findings(Lazy<List<Line>> lines) {
+        return lines.get().stream().map(Line::finding).toList();
     }
 
     /** Lines that are sound. */
     public List<Finding> sound() {
-        return sound.get();
+        return findings(sound);
     }
 
     /** How many lines stand so. */

@@ -1,6 +1,7 @@
 package idlebough.core.orchard;
 
 import idlebough.core.almanac.AlmanacStage;
+import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Crop;
 import idlebough.core.daybook.DaybookStage;
 import idlebough.core.irrigation.IrrigationStage;
@@ -92,7 +93,15 @@ public final class Evaluation {
         almanac = since(
                 before,
                 e -> e.almanac,
-                then -> AlmanacStage.of(new AlmanacStage.Input(trees, day, site, varieties, water.get()), then));
+                then -> AlmanacStage.of(
+                        new AlmanacStage.Input(
+                                trees,
+                                Gates.of(orchard.settings().order(), day),
+                                orchard.observations().done(),
+                                site,
+                                varieties,
+                                water.get()),
+                        then));
         daybook = since(
                 before,
                 e -> e.daybook,

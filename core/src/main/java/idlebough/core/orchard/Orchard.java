@@ -1,5 +1,6 @@
 package idlebough.core.orchard;
 
+import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Ways;
@@ -11,6 +12,7 @@ import idlebough.core.variety.Choice;
 import idlebough.core.winter.Weather;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Every input of one plan, part by part. Immutable; a plan that differs in one part shares the others.
@@ -34,8 +36,9 @@ public record Orchard(
      *
      * @param planting the date on which the planned trees go in
      * @param model in which the winters are shown
+     * @param order of the planned trees
      */
-    public record Settings(LocalDate planting, ChillModel model) {}
+    public record Settings(LocalDate planting, ChillModel model, Gates.Order order) {}
 
     /**
      * What the grower saw.
@@ -43,9 +46,10 @@ public record Orchard(
      * @param blooms full bloom of varieties
      * @param unions as planted and as settled
      * @param notes how many there are
+     * @param done tasks of the almanac by their keys, and the day on which each was done
      */
-    public record Observations(List<BloomSeen> blooms, Unions unions, int notes) {
-        public static final Observations NONE = new Observations(List.of(), Unions.NONE, 0);
+    public record Observations(List<BloomSeen> blooms, Unions unions, int notes, Map<String, LocalDate> done) {
+        public static final Observations NONE = new Observations(List.of(), Unions.NONE, 0, Map.of());
     }
 
     /** Nothing but a place and a date. */
@@ -57,7 +61,7 @@ public record Orchard(
                 List.of(),
                 List.of(),
                 Ways.USUAL,
-                new Settings(planting, ChillModel.PORTIONS),
+                new Settings(planting, ChillModel.PORTIONS, Gates.Order.NONE),
                 Observations.NONE);
     }
 

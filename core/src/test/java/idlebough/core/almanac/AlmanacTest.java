@@ -15,17 +15,20 @@ import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Lead times and follow-ups of the trade (common practice). */
 class AlmanacTest {
     private static final LocalDate DAY = LocalDate.of(2027, 3, 20);
+    private static final Gates GATES = Gates.of(Gates.Order.NONE, DAY);
     private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
 
     private static Almanac.TreeToPlant tree(String label, String stock, Footing footing, boolean bare) {
         Rootstock on = Shipped.stock(stock);
         return new Almanac.TreeToPlant(
+                label,
                 label,
                 Optional.of(on),
                 footing,
@@ -37,12 +40,21 @@ class AlmanacTest {
 
     private static List<Task> tasks(
             LocalDate day, double latitude, boolean alkaline, boolean acid, boolean pan, Almanac.TreeToPlant... trees) {
-        return Almanac.of(new Almanac.Setting(
-                day,
+        return Almanac.of(setting(
+                Gates.of(Gates.Order.NONE, day),
                 latitude,
                 new SiteStage.SoilCare(alkaline, false, acid, pan, false),
                 Optional.of(MonthDay.of(latitude < 0 ? 10 : 5, 9)),
                 List.of(trees)));
+    }
+
+    private static Almanac.Setting setting(
+            Gates gates,
+            double latitude,
+            SiteStage.SoilCare soil,
+            Optional<MonthDay> bloom,
+            List<Almanac.TreeToPlant> trees) {
+        return new Almanac.Setting(gates, latitude, soil, bloom, trees, List.of(), Map.of());
     }
 
     private static Task task(List<Task> tasks, String key) {
@@ -126,8 +138,8 @@ class AlmanacTest {
 
     @Test
     void sulphurIsNotScheduledWhereItIsHopeless() {
-        List<Task> tasks = Almanac.of(new Almanac.Setting(
-                DAY, 42, new SiteStage.SoilCare(false, true, false, false, false), Optional.empty(), List.of()));
+        List<Task> tasks = Almanac.of(setting(
+                GATES, 42, new SiteStage.SoilCare(false, true, false, false, false), Optional.empty(), List.of()));
         assertThat(tasks).extracting(Task::key).contains("lime-stocks").doesNotContain("sulphur");
         assertThat(task(tasks, "lime-stocks").isLate(DAY)).isTrue();
         assertThat(task(tasks, "plant").isLate(DAY)).isFalse();
@@ -136,17 +148,14 @@ class AlmanacTest {
     @Test
     void whatIsDoneIsNotAskedForAgain() {
         Almanac.TreeToPlant one = tree("A1", "m9", Footing.GRADE, true);
-        Almanac.TreeToPlant ordered =
-                new Almanac.TreeToPlant(one.label(), one.stock(), one.footing(), one.bareRoot(), true, one.season());
+        Almanac.TreeToPlant ordered = new Almanac.TreeToPlant(
+                one.id(), one.label(), one.stock(), one.footing(), one.bareRoot(), true, one.season());
         SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
-        assertThat(Almanac.of(new Almanac.Setting(DAY, 42, tested, Optional.empty(), List.of(ordered))))
+        assertThat(Almanac.of(setting(GATES, 42, tested, Optional.empty(), List.of(ordered))))
                 .extracting(Task::key)
                 .contains("plant")
                 .doesNotContain("soil-test", "order");
-        assertThat(task(
-                                Almanac.of(
-                                        new Almanac.Setting(DAY, 42, tested, Optional.empty(), List.of(ordered, one))),
-                                "order")
+        assertThat(task(Almanac.of(setting(GATES, 42, tested, Optional.empty(), List.of(ordered, one))), "order")
                         .what()
                         .in(METRIC))
                 .isEqualTo("Order 1 tree, variety and stock both named");
@@ -178,5 +187,68 @@ class AlmanacTest {
         assertThat(task(tasks, "feed").from())
                 .as("none for four to eight weeks")
                 .isAfterOrEqualTo(DAY.plusWeeks(4));
+    }
+
+    /** Lists of nurseries close: the task follows the closing date, and goes when the order is sent. */
+    @Test
+    void theOrderHasItsOwnDay() {
+        Almanac.TreeToPlant one = tree("A1", "m9", Footing.GRADE, true);
+        SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
+        LocalDate closes = LocalDate.of(2026, 12, 15);
+        Gates open = Gates.of(new Gates.Order(Optional.of(closes), Optional.empty()), DAY);
+        Task order = task(Almanac.of(setting(open, 42, tested, Optional.empty(), List.of(one))), "order");
+        assertThat(order.to()).isEqualTo(closes);
+        assertThat(order.isLate(closes)).isFalse();
+        assertThat(order.isLate(closes.plusDays(1))).isTrue();
+        assertThat(order.why().in(METRIC)).isEqualTo("The nursery closes its list on 15 Dec 2026.");
+        Gates sent = Gates.of(new Gates.Order(Optional.of(closes), Optional.of(closes.minusDays(3))), DAY);
+        assertThat(Almanac.of(setting(sent, 42, tested, Optional.empty(), List.of(one))))
+                .extracting(Task::key)
+                .doesNotContain("order");
+        assertThat(GATES.orderBy()).as("five months before, where nobody knows").isEqualTo(DAY.minusMonths(5));
+        assertThat(sent.dayOf(Gate.HOLE)).contains(DAY.minusDays(7));
+        assertThat(sent.dayOf(Gate.PLANTING)).contains(DAY);
+        assertThat(sent.dayOf(Gate.WATCH)).isEmpty();
+    }
+
+    /** Guards each autumn of the first years (common practice); one that was missed is no use after the winter. */
+    @Test
+    void youngTreesHaveTheirGuardsEachAutumn() {
+        SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
+        Almanac.Young young = new Almanac.Young("a", "A1", LocalDate.of(2026, 3, 14));
+        List<Task> tasks = Almanac.of(new Almanac.Setting(
+                GATES,
+                42,
+                tested,
+                Optional.empty(),
+                List.of(),
+                List.of(young),
+                Map.of("guards-2027", LocalDate.of(2027, 10, 12))));
+        assertThat(tasks)
+                .extracting(Task::key)
+                .containsExactly("guards-2026", "guards-2027", "guards-2028", "guards-2029");
+        Task first = tasks.get(0);
+        assertThat(first.from()).isEqualTo(LocalDate.of(2026, 10, 1));
+        assertThat(first.isLate(LocalDate.of(2026, 10, 30))).isFalse();
+        assertThat(first.isLate(LocalDate.of(2026, 11, 26))).isTrue();
+        assertThat(first.isLate(LocalDate.of(2027, 3, 1)))
+                .as("the winter is over")
+                .isFalse();
+        assertThat(first.work()).isEqualTo(new Task.Work(13, List.of("a")));
+        assertThat(tasks.get(1).isOpen(LocalDate.of(2027, 10, 20))).isFalse();
+        Almanac.Setting south =
+                new Almanac.Setting(GATES, -37, tested, Optional.empty(), List.of(), List.of(young), Map.of());
+        assertThat(Almanac.of(south).get(0).from()).isEqualTo(LocalDate.of(2026, 4, 1));
+    }
+
+    /** A tick of last year's plan does not count when the planting was put off. */
+    @Test
+    void anOldTickDoesNotCount() {
+        SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
+        Map<String, LocalDate> done = Map.of("peg", LocalDate.of(2026, 3, 1), "services", LocalDate.of(2027, 3, 8));
+        List<Task> tasks = Almanac.of(new Almanac.Setting(
+                GATES, 42, tested, Optional.empty(), List.of(tree("A1", "m9", Footing.GRADE, true)), List.of(), done));
+        assertThat(task(tasks, "peg").done()).isEmpty();
+        assertThat(task(tasks, "services").done()).contains(LocalDate.of(2027, 3, 8));
     }
 }

@@ -78,7 +78,9 @@ class EvaluationTest {
         Orchard orchard = before.orchard();
         assertThat(before.with(orchard)).isSameAs(before);
         Evaluation later = before.with(orchard.with(new Orchard.Settings(
-                LocalDate.of(2027, 4, 9), orchard.settings().model())));
+                LocalDate.of(2027, 4, 9),
+                orchard.settings().model(),
+                orchard.settings().order())));
         assertThat(later.site()).isSameAs(before.site());
         assertThat(later.winters()).isSameAs(before.winters());
         assertThat(later.varieties()).isSameAs(before.varieties());

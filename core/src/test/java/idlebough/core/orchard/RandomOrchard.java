@@ -1,6 +1,7 @@
 package idlebough.core.orchard;
 
 import idlebough.core.Shipped;
+import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Form;
@@ -191,7 +192,8 @@ final class RandomOrchard {
             case 12 -> {
                 return orchard.with(new Orchard.Settings(
                         PLANTING.plusDays(random.nextInt(200)),
-                        ChillModel.values()[random.nextInt(ChillModel.values().length)]));
+                        ChillModel.values()[random.nextInt(ChillModel.values().length)],
+                        new Gates.Order(Optional.of(PLANTING.minusDays(random.nextInt(200))), Optional.empty())));
             }
             case 13 -> {
                 return orchard.with(Catalogue.withChill(
@@ -236,6 +238,7 @@ final class RandomOrchard {
                 unions.isEmpty() ? UnionMeasure.Kind.AS_PLANTED : UnionMeasure.Kind.CHECK));
         List<BloomSeen> blooms = new ArrayList<>(seen.blooms());
         blooms.add(new BloomSeen(VARIETIES.get(0), LocalDate.of(2003, 4, 1 + random.nextInt(28))));
-        return new Orchard.Observations(blooms, new Unions(unions), seen.notes() + 1);
+        return new Orchard.Observations(
+                blooms, new Unions(unions), seen.notes() + 1, Map.of("peg", PLANTING.minusDays(random.nextInt(30))));
     }
 }
