@@ -1,8 +1,11 @@
 package idlebough.app.almanac;
 
 import idlebough.app.exchange.CalendarWriter;
+import idlebough.app.store.DoneRow;
 import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
+import idlebough.app.store.NotFound;
+import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
@@ -11,10 +14,12 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.almanac.Task;
+import idlebough.core.site.Tree;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
@@ -55,13 +60,23 @@ public class AlmanacController {
         model.addAttribute(
                 "fields",
                 Fields.blank(reader.display())
-                        .put("plantingDate", plan.rows().settings().plantingDate()));
+                        .put("plantingDate", plan.rows().settings().plantingDate())
+                        .put("orderCloses", plan.rows().settings().order().orderCloses()));
         return page(model, plan);
     }
 
     private String page(Model model, PlanView plan) {
-        List<Task> tasks = plan.evaluation().almanac().tasks();
         LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));
+        // What is of no use any more is left out, unless it was done.
+        List<Task> tasks = plan.evaluation().almanac().tasks().stream()
+                .filter(task -> task.isOpen(today) || task.done().isPresent())
+                .toList();
+        model.addAttribute("order", plan.rows().settings().order());
+        model.addAttribute(
+                "toOrder",
+                plan.rows().trees().stream()
+                        .filter(tree -> tree.life().state() == Tree.State.PLANNED)
+                        .count());
         LocalDate first = plan.rows().settings().plantingDate().minusMonths(13);
         LocalDate last = plan.rows().settings().plantingDate().plusMonths(14);
         double perDay = 640.0 / ChronoUnit.DAYS.between(first, last);
@@ -75,7 +90,7 @@ public class AlmanacController {
                         x,
                         Math.max(4, perDay * (ChronoUnit.DAYS.between(task.from(), task.to()) + 1)),
                         78 + 20.5 * row++,
-                        task.to().isBefore(today)));
+                        !task.isOpen(today) || task.to().isBefore(today)));
             }
         }
         List<Quarter> quarters = new ArrayList<>();
@@ -91,7 +106,7 @@ public class AlmanacController {
         model.addAttribute(
                 "next",
                 tasks.stream()
-                        .filter(task -> !task.to().isBefore(today))
+                        .filter(task -> task.done().isEmpty() && !task.to().isBefore(today))
                         .findFirst()
                         .orElse(null));
         model.addAttribute("today", today);
@@ -125,6 +140,69 @@ public class AlmanacController {
                 scope,
                 stamp.change("Plant on " + reader.date(day)),
                 now -> List.of(Edit.change(now.rows().settings(), stamp.revision(), Map.of("plantingDate", day))));
+        return "redirect:/orchards/" + scope.orchard() + "/almanac";
+    }
+
+    /** A task is ticked off today, or the tick is taken away. */
+    @PostMapping("/done")
+    String done(
+            Scope scope,
+            Reader reader,
+            FormStamp stamp,
+            @RequestParam String task,
+            @RequestParam(defaultValue = "almanac") String back) {
+        PlanView plan = pages.plan(scope);
+        Task known = plan.evaluation().almanac().tasks().stream()
+                .filter(each -> each.key().equals(task))
+                .findFirst()
+                .orElseThrow(NotFound::new);
+        LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));
+        String what = reader.of(known.what());
+        edits.apply(
+                scope,
+                stamp.change((known.done().isPresent() ? "Not done: " : "Done: ") + what),
+                now -> known.done().isPresent()
+                        ? now.rows().done().stream()
+                                .filter(row -> row.taskKey().equals(task))
+                                .map(row -> Edit.remove(row, stamp.revision()))
+                                .toList()
+                        : List.of(Edit.add(new DoneRow(RowKey.fresh(scope.orchard()), task, today))));
+        return "redirect:" + (back.equals("home") ? "/" : "/orchards/" + scope.orchard() + "/" + Pages.back(back));
+    }
+
+    /** When the nursery closes its list; empty for not known. */
+    @PostMapping("/order")
+    String order(Scope scope, Reader reader, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        Fields fields = new Fields(typed, reader.display());
+        LocalDate closes = fields.value("orderCloses").isBlank() ? null : fields.date("orderCloses");
+        if (fields.wrong()) {
+            PlanView again = pages.open(model, scope, StagePage.ALMANAC);
+            fields.put("plantingDate", again.rows().settings().plantingDate());
+            model.addAttribute("fields", fields);
+            return page(model, again);
+        }
+        Map<String, Object> change = new HashMap<>();
+        change.put("orderCloses", closes);
+        edits.apply(
+                scope,
+                stamp.change(closes == null ? "No closing date" : "The order closes on " + reader.date(closes)),
+                now -> List.of(Edit.change(now.rows().settings(), stamp.revision(), change)));
+        return "redirect:/orchards/" + scope.orchard() + "/almanac";
+    }
+
+    /** The order is sent: every planned tree is ordered, as one change. */
+    @PostMapping("/order/sent")
+    String sent(Scope scope, FormStamp stamp) {
+        PlanView plan = pages.plan(scope);
+        LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));
+        edits.apply(scope, stamp.change("Sent the order"), now -> {
+            List<Edit> all = new ArrayList<>();
+            all.add(Edit.change(now.rows().settings(), stamp.revision(), Map.of("orderSent", today)));
+            now.rows().trees().stream()
+                    .filter(tree -> tree.life().state() == Tree.State.PLANNED)
+                    .forEach(tree -> all.add(Edit.change(tree, stamp.revision(), Map.of("state", Tree.State.ORDERED))));
+            return all;
+        });
         return "redirect:/orchards/" + scope.orchard() + "/almanac";
     }
 

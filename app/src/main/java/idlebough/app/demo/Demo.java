@@ -36,6 +36,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -48,6 +49,25 @@ import org.springframework.stereotype.Component;
 @Profile("demo")
 public class Demo implements ApplicationRunner {
     private static final int SETS = 50;
+    /** One tree of the first row was planted years before the others and has its whole record. */
+    private static final int LONG_KNOWN = 4;
+
+    private static final LocalDate LONG_AGO = LocalDate.of(2021, 3, 20);
+    private static final Map<LocalDate, String> LONG_RECORD = new TreeMap<>(Map.of(
+            LONG_AGO,
+            "Planted to try the slope. Whip of 1.4 m, cut at 80 cm.",
+            LocalDate.of(2022, 3, 6),
+            "Four limbs chosen, the rest off. Stem 2.4 cm at a hand over the union.",
+            LocalDate.of(2023, 9, 22),
+            "First crop: eleven apples.",
+            LocalDate.of(2024, 5, 2),
+            "Full bloom, three days before the old pear.",
+            LocalDate.of(2024, 9, 20),
+            "9 kg. Stake off in March, it stands.",
+            LocalDate.of(2025, 9, 18),
+            "17 kg, a third of them thinned in June.",
+            LocalDate.of(2026, 9, 16),
+            "22 kg. Stem 6.8 cm; the crown is 2.6 m wide."));
     private final AccountService accounts;
     private final Founder founder;
     private final JournalMapper journal;
@@ -141,7 +161,17 @@ public class Demo implements ApplicationRunner {
                         "peach-redhaven/st-julien/3",
                         "apricot-moorpark/st-julien/2",
                         "quince-champion/quince-own/1"));
-        set(scope, Map.of("plantingDate", LocalDate.of(2027, 3, 20), "margin", 5.0, "alley", 2.5));
+        set(
+                scope,
+                Map.of(
+                        "plantingDate",
+                        LocalDate.of(2027, 3, 20),
+                        "orderCloses",
+                        LocalDate.of(2026, 12, 15),
+                        "margin",
+                        5.0,
+                        "alley",
+                        2.5));
         make(scope, "Filled the plot", now -> {
             PlotFill.Wish wish = new PlotFill.Wish(RowFill.Pattern.TRIANGLE, 5, 2.5, Optional.empty());
             return LayoutFill.of(now, wish).edits(now.revision());
@@ -158,7 +188,7 @@ public class Demo implements ApplicationRunner {
 
     /** The first row went in last spring, with its unions measured on the day and after eight weeks. */
     private void record(Scope scope) {
-        LocalDate day = LocalDate.of(2026, 3, 14);
+        LocalDate lately = LocalDate.of(2026, 3, 14);
         double[] union = {0.14, 0.13, 0.155, 0.12, 0.145, 0.13};
         double[] sank = {0.012, 0.011, 0.013, 0.052, 0.012, 0.011};
         make(scope, "Planted the first row", now -> {
@@ -166,6 +196,7 @@ public class Demo implements ApplicationRunner {
             List<Stand> row = toPlant(now);
             for (int i = 0; i < union.length; i++) {
                 String tree = row.get(i).id();
+                LocalDate day = i == LONG_KNOWN ? LONG_AGO : lately;
                 double planted =
                         union[i] + now.evaluation().planting().sectionOf(tree).raise();
                 all.add(Edit.change(
@@ -175,11 +206,12 @@ public class Demo implements ApplicationRunner {
                 all.add(measure(scope, tree, day, planted, UnionMeasure.Kind.AS_PLANTED));
                 all.add(measure(scope, tree, day.plusWeeks(8), planted - sank[i], UnionMeasure.Kind.CHECK));
             }
-            all.add(note(scope, row.get(0), day, "Planted with T. Oake. Soil moist, no wind. Soaked three hours."));
+            LONG_RECORD.forEach((day, words) -> all.add(note(scope, row.get(LONG_KNOWN), day, words)));
+            all.add(note(scope, row.get(0), lately, "Planted with T. Oake. Soil moist, no wind. Soaked three hours."));
             all.add(note(
                     scope,
                     row.get(3),
-                    day.plusWeeks(8),
+                    lately.plusWeeks(8),
                     "Sank more than the others; the bottom had been dug deeper for a stone."));
             return all;
         });

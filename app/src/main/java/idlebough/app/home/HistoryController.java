@@ -97,11 +97,7 @@ public class HistoryController {
         } catch (LostRace raced) {
             told.addFlashAttribute("told", RACED);
         }
-        return "redirect:/orchards/" + scope.orchard() + "/" + back(back);
-    }
-
-    private static String back(String back) {
-        return back.matches("[a-z]+(/[a-z]+)?") ? back : "site";
+        return "redirect:/orchards/" + scope.orchard() + "/" + Pages.back(back);
     }
 
     @PostMapping("/seen")
@@ -109,6 +105,6 @@ public class HistoryController {
         if (pages.plan(scope).head().role().may(Right.RECORD)) {
             journal.markSeen(scope, set);
         }
-        return "redirect:/orchards/" + scope.orchard() + "/" + back(back);
+        return "redirect:/orchards/" + scope.orchard() + "/" + Pages.back(back);
     }
 }

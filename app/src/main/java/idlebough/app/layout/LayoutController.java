@@ -1,6 +1,5 @@
 package idlebough.app.layout;
 
-import idlebough.app.site.GroundDrawing;
 import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
@@ -10,6 +9,7 @@ import idlebough.app.store.SettingsRow;
 import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
+import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;

@@ -10,6 +10,7 @@ import idlebough.app.store.SiteText;
 import idlebough.app.web.BadInput;
 import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
+import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;

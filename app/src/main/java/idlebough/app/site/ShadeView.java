@@ -1,6 +1,7 @@
 package idlebough.app.site;
 
 import idlebough.app.store.SiteRow;
+import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Sheet;
 import idlebough.core.site.Feature;

@@ -5,6 +5,7 @@ import idlebough.app.exchange.SiteGeoJson;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Plans;
 import idlebough.app.store.Scope;
+import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;

@@ -14,6 +14,12 @@ public interface AccountMapper {
 
     void insert(@Param("account") Account account, @Param("at") Instant at);
 
+    /** Looked at the orchards now; what was the last time before becomes the one before that. */
+    int visited(@Param("id") String id, @Param("at") Instant at);
+
+    /** When this account looked last before now; null for never. */
+    Instant visitedBefore(@Param("id") String id);
+
     int update(
             @Param("id") String id,
             @Param("name") String name,

@@ -19,7 +19,8 @@ public enum Kind {
     PEG("peg", PegRow.class, true),
     TREE("tree", TreeRow.class, true),
     MEASURE("union_measure", MeasureRow.class, true),
-    NOTE("note", NoteRow.class, true);
+    NOTE("note", NoteRow.class, true),
+    DONE("task_done", DoneRow.class, true);
 
     /** Fields of a tree, and of a test, that make a record of the day and not a plan. */
     private static final Map<Kind, Set<String>> RECORDED = Map.of(
@@ -62,7 +63,7 @@ public enum Kind {
 
     /** The right that a new row of this kind takes. */
     Right rightToAdd() {
-        return this == MEASURE || this == NOTE ? Right.RECORD : Right.PLAN;
+        return this == MEASURE || this == NOTE || this == DONE ? Right.RECORD : Right.PLAN;
     }
 
     /** The right that a change of these fields takes. */

@@ -1,5 +1,6 @@
 package idlebough.app.store;
 
+import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Ways;
@@ -20,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Stored rows as the core's inputs. */
 public final class OrchardOfRows {
@@ -34,7 +36,11 @@ public final class OrchardOfRows {
                 trees(rows),
                 ways(rows.ways()),
                 new Orchard.Settings(
-                        rows.settings().plantingDate(), rows.settings().chillModel()),
+                        rows.settings().plantingDate(),
+                        rows.settings().chillModel(),
+                        new Gates.Order(
+                                Optional.ofNullable(rows.settings().order().orderCloses()),
+                                Optional.ofNullable(rows.settings().order().orderSent()))),
                 observations(rows));
     }
 
@@ -144,6 +150,8 @@ public final class OrchardOfRows {
                 new Unions(rows.measures().stream()
                         .map(m -> new UnionMeasure(m.treeId(), m.measuredOn(), m.height(), m.kind()))
                         .toList()),
-                rows.notes().size());
+                rows.notes().size(),
+                rows.done().stream()
+                        .collect(Collectors.toMap(DoneRow::taskKey, DoneRow::doneOn, (a, b) -> a.isAfter(b) ? a : b)));
     }
 }

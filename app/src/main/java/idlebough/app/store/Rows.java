@@ -142,6 +142,10 @@ public final class Rows {
         return all(Kind.MEASURE);
     }
 
+    public List<DoneRow> done() {
+        return all(Kind.DONE);
+    }
+
     public List<NoteRow> notes() {
         return all(Kind.NOTE);
     }

@@ -5,7 +5,11 @@ import idlebough.core.layout.RowFill;
 import java.time.LocalDate;
 
 /** What the plan as a whole is set to: above all its planting date. */
-public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillModel, RowsOfTrees rows) implements Row {
+public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillModel, RowsOfTrees rows, Order order)
+        implements Row {
+
+    /** The closing date of the order, and the day on which it went; null while there is none. */
+    public record Order(LocalDate orderCloses, LocalDate orderSent) {}
 
     /**
      * How a plot is filled.

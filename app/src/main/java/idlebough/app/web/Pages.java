@@ -12,6 +12,8 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,11 +34,13 @@ public class Pages {
     private final Plans plans;
     private final JournalMapper journal;
     private final Edits edits;
+    private final Clock clock;
 
-    Pages(Plans plans, JournalMapper journal, Edits edits) {
+    Pages(Plans plans, JournalMapper journal, Edits edits, Clock clock) {
         this.plans = plans;
         this.journal = journal;
         this.edits = edits;
+        this.clock = clock;
     }
 
     /** One finding with its buttons. */
@@ -69,6 +73,11 @@ public class Pages {
             throw new NotAllowed(plan.head().role(), right);
         }
         return plan;
+    }
+
+    /** A page of the orchard to which a form may lead back. */
+    public static String back(String page) {
+        return page.matches("[a-z]+(/[a-z]+)?") ? page : "site";
     }
 
     /** Opens the page of a stage, or one that belongs to none. */
@@ -108,12 +117,19 @@ public class Pages {
         return plan.head().role().may(Right.PLAN) ? "" : plan.head().role().may(Right.RECORD) ? "records" : "looks";
     }
 
-    private static void line(Model model, PlanView plan, StagePage here) {
+    private int late(PlanView plan) {
+        return plan.evaluation()
+                .almanac()
+                .late(LocalDate.now(clock.withZone(plan.head().zone())))
+                .size();
+    }
+
+    private void line(Model model, PlanView plan, StagePage here) {
         List<StagePage.Peg> line = new ArrayList<>();
         int stops = 0;
         int doubtful = 0;
         for (Stage stage : plan.evaluation().stages()) {
-            line.add(StagePage.of(stage.room()).peg(stage, here));
+            line.add(StagePage.of(stage.room()).peg(stage, stage.room() == Room.ALMANAC ? late(plan) : 0, here));
             if (stage.begun()) {
                 stops += stage.judged().count(Standing.STOP);
                 doubtful += stage.judged().count(Standing.DOUBTFUL);

@@ -17,6 +17,7 @@ import java.util.Locale;
 /** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
 public record Reader(String accountId, String name, Display display) {
     private static final double LITRES = 1000;
+    private static final int HOUR = 60;
 
     /** The attribute of a request that holds the display of whoever reads the answer. */
     static final String SHOWN_IN = "idlebough.display";
@@ -142,6 +143,14 @@ public record Reader(String accountId, String name, Display display) {
     /** A day, or from one to another. */
     public String days(LocalDate from, LocalDate to) {
         return from.equals(to) ? date(from) : date(from) + " to " + date(to);
+    }
+
+    /** “36 min”, “1 h 50”. */
+    public String minutes(int minutes) {
+        return minutes < HOUR
+                ? minutes + " min"
+                : minutes / HOUR + " h"
+                        + (minutes % HOUR == 0 ? "" : String.format(Locale.ROOT, " %02d", minutes % HOUR));
     }
 
     /** Soil to be carted, m³; a dash for none. */

@@ -18,6 +18,7 @@ import java.util.stream.DoubleStream;
 public record Sheet(double width, double height, double scale, double left, double bottom) {
 
     private static final double[] METRES = {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000};
+    private static final double RIM = 70;
     private static final double FOOT = 0.3048;
     /** Three and six inches, then feet; in metres. */
     private static final double[] FEET = DoubleStream.of(
@@ -29,7 +30,11 @@ public record Sheet(double width, double height, double scale, double left, doub
 
     /** A plot fitted with a rim for what is written round it. */
     public static Sheet of(Plot plot, double width, double height) {
-        double rim = 70;
+        return of(plot, width, height, RIM);
+    }
+
+    /** @param rim left free all round, units */
+    public static Sheet of(Plot plot, double width, double height, double rim) {
         double scale = Math.min(
                 (width - 2 * rim) / Math.max(1, plot.east() - plot.west()),
                 (height - 2 * rim - 10) / Math.max(1, plot.north() - plot.south()));

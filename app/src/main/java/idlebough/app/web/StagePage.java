@@ -87,10 +87,11 @@ public enum StagePage {
         return FIRST + APART * ordinal();
     }
 
-    Peg peg(Stage stage, StagePage here) {
+    /** @param late tasks that should be done by now: they lean the peg as a doubt does */
+    Peg peg(Stage stage, int late, StagePage here) {
         boolean begun = stage.begun();
         int stops = begun ? stage.judged().count(Standing.STOP) : 0;
-        int doubts = begun ? stage.judged().count(Standing.DOUBTFUL) : 0;
+        int doubts = begun ? stage.judged().count(Standing.DOUBTFUL) + late : 0;
         boolean hollow = !begun || stops + doubts == 0 && stage.missing().isPresent();
         String look = hollow
                 ? "hollow"

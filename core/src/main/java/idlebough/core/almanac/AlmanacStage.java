@@ -21,6 +21,7 @@ import java.util.Optional;
 
 /** What is to be done when, for one orchard. */
 public final class AlmanacStage implements Stage {
+    private static final int YOUNG_YEARS = 6;
     private final Input input;
     private final Lazy<List<Task>> tasks = Lazy.of(this::findTasks);
 
@@ -91,8 +92,9 @@ public final class AlmanacStage implements Stage {
                                 input.water().seasonOf(stand.id())))
                         .toList(),
                 input.stands().stream()
-                        .filter(stand -> stand.tree().choice().isPresent())
                         .flatMap(stand -> stand.tree().life().plantedOn().stream()
+                                .filter(day -> day.plusYears(YOUNG_YEARS)
+                                        .isAfter(input.gates().planting()))
                                 .map(day -> new Almanac.Young(stand.id(), stand.label(), day)))
                         .toList(),
                 input.done()));

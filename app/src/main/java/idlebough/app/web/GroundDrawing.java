@@ -1,20 +1,29 @@
-package idlebough.app.site;
+package idlebough.app.web;
 
 import idlebough.app.store.FeatureRow;
-import idlebough.app.web.PlanView;
-import idlebough.app.web.Sheet;
-import idlebough.app.web.Svg;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.locationtech.jts.geom.Envelope;
 
 /** The features of the ground as marks on a sheet: a path in page units, and where its label stands. */
 public final class GroundDrawing {
     /** Radius of a tree's ring, m. */
     private static final double TREE = 0.5;
+
+    private static final double LETTERS = 13;
+    private static final double POINT_LABEL = 8;
+    private static final double MOST_CROWN = 26;
+    /** Half a letter above the middle: the label stands on it. */
+    private static final double AREA_LABEL = -9;
+
+    private static final int MANY = 300;
 
     private GroundDrawing() {}
 
@@ -27,18 +36,77 @@ public final class GroundDrawing {
      * @param label what stands beside it, may be empty
      */
     public record Mark(
-            FeatureRow row, String css, String path, String second, String label, double labelX, double labelY) {
+            FeatureRow row,
+            String css,
+            String path,
+            String second,
+            String label,
+            double labelX,
+            double labelY,
+            Optional<String> leader) {
+        private Mark at(Labels.Label placed) {
+            return new Mark(row, css, path, second, label, placed.x(), placed.y(), placed.leader());
+        }
+
         public String id() {
             return row.id();
         }
     }
 
     /** Lowest first, so that what stands covers what lies. */
-    public static List<Mark> of(PlanView plan, Sheet sheet, idlebough.app.web.Reader say) {
-        return plan.rows().features().stream()
+    public static List<Mark> of(PlanView plan, Sheet sheet, Reader say) {
+        List<Mark> marks = plan.rows().features().stream()
                 .sorted(Comparator.comparingInt(GroundDrawing::order))
                 .map(row -> mark(row, sheet, say))
                 .toList();
+        List<Mark> labelled =
+                marks.stream().filter(mark -> !mark.label().isEmpty()).toList();
+        List<Labels.Label> labels = Labels.place(
+                labelled.stream().map(mark -> wish(mark, sheet)).toList(),
+                taken(plan, sheet),
+                sheet.width(),
+                sheet.height());
+        Map<String, Labels.Label> byId = new HashMap<>();
+        for (int i = 0; i < labels.size(); i++) {
+            byId.put(labelled.get(i).id(), labels.get(i));
+        }
+        return marks.stream()
+                .map(mark -> byId.containsKey(mark.id()) ? mark.at(byId.get(mark.id())) : mark)
+                .toList();
+    }
+
+    /** Lines have their label beside them, what covers ground has it within, what stands at a point around it. */
+    private static Labels.Wish wish(Mark mark, Sheet sheet) {
+        double radius = switch (mark.row().kind().shape()) {
+            case AREA -> AREA_LABEL;
+            case LINE -> 0;
+            case POINT ->
+                mark.row().kind() == Feature.Kind.TREE
+                        ? Math.min(sheet.size(radius(mark.row())), MOST_CROWN)
+                        : POINT_LABEL;
+        };
+        return new Labels.Wish(mark.label(), mark.labelX(), mark.labelY(), radius, LETTERS);
+    }
+
+    private static double radius(FeatureRow row) {
+        return row.feature().size().crown().orElse(row.feature().stands() * 0.7) / 2;
+    }
+
+    /** Pits with their words, trees, and the corner of scale and north. */
+    private static List<Envelope> taken(PlanView plan, Sheet sheet) {
+        List<Envelope> taken = new ArrayList<>();
+        plan.pits().forEach(pit -> {
+            double x = sheet.x(pit.place().x());
+            double y = sheet.y(pit.place().y());
+            taken.add(new Envelope(x - 10, x + 78, y - 10, y + 25));
+        });
+        double r = Math.max(4, sheet.size(TREE));
+        plan.evaluation().stands().stream().limit(MANY).forEach(stand -> {
+            double x = sheet.x(stand.place().x());
+            double y = sheet.y(stand.place().y());
+            taken.add(new Envelope(x - r, x + r, y - r, y + r));
+        });
+        return taken;
     }
 
     private static int order(FeatureRow row) {
@@ -55,7 +123,7 @@ public final class GroundDrawing {
         };
     }
 
-    static Mark mark(FeatureRow row, Sheet sheet, idlebough.app.web.Reader say) {
+    private static Mark mark(FeatureRow row, Sheet sheet, Reader say) {
         Feature feature = row.feature();
         List<Point> points = feature.points();
         String css = "g-" + row.kind().name().toLowerCase(Locale.ROOT)
@@ -64,7 +132,7 @@ public final class GroundDrawing {
         double x = sheet.x(middle.x());
         double y = sheet.y(middle.y());
         return switch (row.kind().shape()) {
-            case AREA -> new Mark(row, css, line(points, sheet) + "Z", "", row.title(), x, y);
+            case AREA -> new Mark(row, css, line(points, sheet) + "Z", "", row.title(), x, y, Optional.empty());
             case LINE -> {
                 // Beside the middle of the line, not on it.
                 Point a = points.get((points.size() - 1) / 2);
@@ -83,22 +151,17 @@ public final class GroundDrawing {
                         line(points, sheet),
                         label,
                         sheet.x(a.x() + along * (b.x() - a.x())) + aside,
-                        sheet.y(a.y() + along * (b.y() - a.y())) - 7);
+                        sheet.y(a.y() + along * (b.y() - a.y())) - 7,
+                        Optional.empty());
             }
             case POINT -> {
-                double r = row.kind() == Feature.Kind.TREE
-                        ? sheet.size((row.body().crown() == null
-                                        ? feature.stands() * 0.7
-                                        : row.body().crown())
-                                / 2)
-                        : 6;
-                yield new Mark(
-                        row, css, symbol(row.kind(), x, y, r), "", pointLabel(row, say), x, y + Math.min(r, 26) + 14);
+                double r = row.kind() == Feature.Kind.TREE ? sheet.size(radius(row)) : 6;
+                yield new Mark(row, css, symbol(row.kind(), x, y, r), "", pointLabel(row, say), x, y, Optional.empty());
             }
         };
     }
 
-    private static String lineLabel(FeatureRow row, idlebough.app.web.Reader say) {
+    private static String lineLabel(FeatureRow row, Reader say) {
         return switch (row.kind()) {
             case OVERHEAD -> row.title() + ", " + say.length(row.feature().stands()) + " up";
             case WALL, FENCE, HEDGE ->
@@ -109,7 +172,7 @@ public final class GroundDrawing {
         };
     }
 
-    private static String pointLabel(FeatureRow row, idlebough.app.web.Reader say) {
+    private static String pointLabel(FeatureRow row, Reader say) {
         return switch (row.kind()) {
             case SPOT -> row.body().height() == null ? "" : say.tape(row.body().height());
             case GATE -> "";
@@ -139,7 +202,7 @@ public final class GroundDrawing {
     }
 
     /** Every tree as a small ring, all of them one path. */
-    static String trees(PlanView plan, Sheet sheet) {
+    public static String trees(PlanView plan, Sheet sheet) {
         StringBuilder path = new StringBuilder();
         double r = sheet.size(TREE);
         plan.evaluation()
@@ -157,7 +220,7 @@ public final class GroundDrawing {
         return path.toString();
     }
 
-    static String line(List<Point> points, Sheet sheet) {
+    public static String line(List<Point> points, Sheet sheet) {
         StringBuilder path = new StringBuilder();
         for (Point p : points) {
             path.append(path.isEmpty() ? 'M' : 'L')
