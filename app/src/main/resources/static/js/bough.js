@@ -30,6 +30,12 @@ document.addEventListener('DOMContentLoaded', () => {
   document
     .querySelectorAll('form[data-auto] select')
     .forEach((select) => select.addEventListener('change', () => select.form.submit()));
+  // A new orchard keeps the clock of this browser, unless one was chosen before.
+  const zone = document.querySelector('select[data-here]');
+  const mine = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  if (zone && Array.from(zone.options).some((option) => option.value === mine)) {
+    zone.value = mine;
+  }
   keys(base);
 });
 

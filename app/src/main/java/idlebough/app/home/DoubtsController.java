@@ -13,6 +13,7 @@ import idlebough.core.almanac.Gate;
 import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Stage;
 import idlebough.core.orchard.Doubts;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -24,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -160,9 +162,31 @@ public class DoubtsController {
                         .orElse(null));
         model.addAttribute("late", plan.evaluation().almanac().late(today));
         model.addAttribute("today", today);
+        List<Stage> hollow = plan.evaluation().stages().stream()
+                .filter(stage -> !stage.begun() || stage.missing().isPresent())
+                .toList();
+        model.addAttribute(
+                "hollow",
+                hollow.stream().map(stage -> StagePage.of(stage.room())).toList());
+        model.addAttribute("judged", hollow.size() < StagePage.values().length);
+        model.addAttribute("ahead", ahead(plan.evaluation().almanac().gates(), today));
         model.addAttribute("homeless", counts(plan, 1));
         model.addAttribute("unwanted", counts(plan, -1));
         return "home/doubts";
+    }
+
+    /** The gates that are still to come, with nothing hanging before them. */
+    private static List<Knot> ahead(Gates gates, LocalDate today) {
+        return Stream.of(Gate.values())
+                .flatMap(gate -> gates.dayOf(gate).stream()
+                        .filter(day -> !day.isBefore(today))
+                        .map(day -> new Knot(
+                                gate,
+                                Optional.of(day),
+                                Optional.of(ChronoUnit.DAYS.between(today, day)),
+                                false,
+                                List.of())))
+                .toList();
     }
 
     private static Set<String> rows(PlanView plan) {

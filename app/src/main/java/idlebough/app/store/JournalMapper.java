@@ -28,6 +28,9 @@ public interface JournalMapper {
     /** Newest first. */
     List<ChangeSet> sets(@Param("scope") Scope scope, @Param("limit") int limit, @Param("offset") int offset);
 
+    /** What others changed since, newest first. */
+    List<ChangeSet> ofOthers(@Param("scope") Scope scope, @Param("since") Instant since, @Param("limit") int limit);
+
     ChangeSet set(@Param("scope") Scope scope, @Param("set") String set);
 
     /** The newest set of this account that changed rows, is not undone and undoes nothing; null when there is none. */

@@ -29,6 +29,15 @@ public interface OrchardMapper {
 
     int rename(@Param("scope") Scope scope, @Param("name") String name, @Param("timeZone") String timeZone);
 
+    /** Takes an orchard away, or brings it back. @param at null to bring it back */
+    int remove(@Param("scope") Scope scope, @Param("at") Instant at);
+
+    /** Taken away and still to be had back. */
+    record Gone(String id, String name, Instant deletedAt) {}
+
+    /** @param since those taken away before are not told of any more */
+    List<Gone> gone(@Param("account") String account, @Param("since") Instant since);
+
     int bump(@Param("scope") Scope scope);
 
     int bumpWeather(@Param("scope") Scope scope);

@@ -56,6 +56,11 @@ public final class Rows {
         return (List<T>) List.copyOf(byKind.get(kind).values());
     }
 
+    /** Every row of a kind. */
+    Collection<Row> of(Kind kind) {
+        return byKind.get(kind).values();
+    }
+
     public Optional<Row> find(Kind kind, String id) {
         return Optional.ofNullable(byKind.get(kind).get(id));
     }

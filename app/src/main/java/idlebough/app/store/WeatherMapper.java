@@ -176,4 +176,17 @@ public interface WeatherMapper {
             @Param("station") String station,
             @Param("file") String file,
             @Param("days") String days);
+
+    /** A station of one orchard as a new one of its copy; then its files, its days and what was measured beside. */
+    int copyStation(
+            @Param("scope") Scope scope, @Param("copy") Scope copy, @Param("from") String from, @Param("to") String to);
+
+    int copyFiles(
+            @Param("scope") Scope scope, @Param("copy") Scope copy, @Param("from") String from, @Param("to") String to);
+
+    int copyDays(
+            @Param("scope") Scope scope, @Param("copy") Scope copy, @Param("from") String from, @Param("to") String to);
+
+    int copyBeside(
+            @Param("scope") Scope scope, @Param("copy") Scope copy, @Param("from") String from, @Param("to") String to);
 }

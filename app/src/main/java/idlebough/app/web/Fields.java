@@ -2,6 +2,7 @@ package idlebough.app.web;
 
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Entry;
+import idlebough.core.measure.Latitude;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Spoken;
 import java.time.LocalDate;
@@ -91,6 +92,20 @@ public final class Fields {
             return 0;
         }
         return value;
+    }
+
+    /** Degrees as people write them, “36.8 S”; 0 and a complaint when empty or wrong. */
+    public double latitude(String name, double most) {
+        Entry entry = Latitude.read(value(name));
+        if (entry.isWrong()) {
+            complain(name, entry.complaint());
+        } else if (entry.value() == null) {
+            complain(name, "Please fill this in, like 42.3 N or 36.8 S.");
+        } else if (Math.abs(entry.value()) > most) {
+            complain(
+                    name, "Fruit is planned between " + Math.round(most) + "° S and " + Math.round(most) + "° N here.");
+        }
+        return complaint(name) == null ? entry.value() : 0;
     }
 
     public String words(String name, int most) {

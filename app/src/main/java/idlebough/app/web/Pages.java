@@ -14,7 +14,6 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -57,8 +56,13 @@ public class Pages {
     /** What undo would undo and redo would do again, in words; null where there is nothing. */
     public record Turns(String undo, String redo) {}
 
+    /** A plan of which a page tells beside others: its forms carry their own stamps. */
+    public PlanView beside(Scope scope) {
+        return new PlanView(plans.open(scope));
+    }
+
     public PlanView plan(Scope scope) {
-        PlanView plan = new PlanView(plans.open(scope));
+        PlanView plan = beside(scope);
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         if (request != null) {
             request.setAttribute(StampedForms.SHOWN, plan.revision(), RequestAttributes.SCOPE_REQUEST);
@@ -125,19 +129,25 @@ public class Pages {
     }
 
     private void line(Model model, PlanView plan, StagePage here) {
-        List<StagePage.Peg> line = new ArrayList<>();
         int stops = 0;
         int doubtful = 0;
         for (Stage stage : plan.evaluation().stages()) {
-            line.add(StagePage.of(stage.room()).peg(stage, stage.room() == Room.ALMANAC ? late(plan) : 0, here));
             if (stage.begun()) {
                 stops += stage.judged().count(Standing.STOP);
                 doubtful += stage.judged().count(Standing.DOUBTFUL);
             }
         }
-        model.addAttribute("line", line);
+        model.addAttribute("line", pegs(plan, here));
         model.addAttribute("stops", stops);
         model.addAttribute("doubtful", doubtful);
+    }
+
+    /** The ten pegs as they hang. @param here null for a page that belongs to none */
+    public List<StagePage.Peg> pegs(PlanView plan, StagePage here) {
+        return plan.evaluation().stages().stream()
+                .map(stage ->
+                        StagePage.of(stage.room()).peg(stage, stage.room() == Room.ALMANAC ? late(plan) : 0, here))
+                .toList();
     }
 
     private Because because(Scope scope, PlanView plan) {

@@ -88,6 +88,15 @@ public record Reader(String accountId, String name, Display display) {
         return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
     }
 
+    /** “Wednesday, 25 November” */
+    public String weekday(LocalDate day) {
+        return day.format(DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH));
+    }
+
+    public String dayOfWeek(LocalDate day) {
+        return day.format(DateTimeFormatter.ofPattern("EEE d", Locale.ENGLISH));
+    }
+
     public String moment(Instant instant, String zone) {
         return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
                 .withZone(ZoneId.of(zone))

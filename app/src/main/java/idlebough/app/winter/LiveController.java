@@ -9,6 +9,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.StationWatch;
 import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import jakarta.servlet.http.HttpServletRequest;
@@ -40,13 +41,21 @@ public class LiveController {
     private final Pages pages;
     private final LiveMapper live;
     private final LiveService service;
+    private final StationWatch watch;
     private final StationAddresses addresses;
     private final Clock clock;
 
-    LiveController(Pages pages, LiveMapper live, LiveService service, StationAddresses addresses, Clock clock) {
+    LiveController(
+            Pages pages,
+            LiveMapper live,
+            LiveService service,
+            StationWatch watch,
+            StationAddresses addresses,
+            Clock clock) {
         this.pages = pages;
         this.live = live;
         this.service = service;
+        this.watch = watch;
         this.addresses = addresses;
         this.clock = clock;
     }
@@ -78,7 +87,7 @@ public class LiveController {
                 .filter(r -> r.fault().equals(LiveCheck.Fault.NONE.name()))
                 .findFirst()
                 .orElse(null);
-        List<Finding> findings = service.findings(scope, link);
+        List<Finding> findings = watch.findings(scope, link);
         model.addAttribute(
                 "findings",
                 pages.shown(plan, findings.stream().filter(f -> !f.isSound()).toList()));

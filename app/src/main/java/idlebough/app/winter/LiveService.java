@@ -5,10 +5,8 @@ import idlebough.app.store.LiveMapper;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Scope;
 import idlebough.app.store.WeatherStore;
-import idlebough.core.judge.Finding;
 import idlebough.core.winter.LiveCheck;
 import idlebough.core.winter.LiveReading;
-import idlebough.core.winter.LiveRules;
 import idlebough.core.winter.WholeDays;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
@@ -23,7 +21,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -146,30 +143,6 @@ public class LiveService {
                     "The station gave a whole day",
                     () -> weather.live(scope, station, whole, WholeDays.beside(good, whole.days(), zone)));
         }
-    }
-
-    /** What is to be said of a station that gives readings by itself; nothing of one that does not. */
-    public List<Finding> findings(Scope scope, LiveMapper.Link link) {
-        if (link.pullUrl() == null && !link.pushes()) {
-            return List.of();
-        }
-        Instant now = clock.instant();
-        Map<String, Long> counts = live.counts(scope, link.id(), now.minus(BEFORE)).stream()
-                .collect(Collectors.toMap(LiveMapper.Count::fault, LiveMapper.Count::readings));
-        return LiveRules.judge(
-                link.name(),
-                live.lastSound(scope, link.id()),
-                now,
-                counts.getOrDefault(LiveCheck.Fault.STUCK.name(), 0L),
-                counts.getOrDefault(LiveCheck.Fault.CLOCK.name(), 0L));
-    }
-
-    /** What is not sound of all stations of an orchard. */
-    public List<Finding> doubts(Scope scope) {
-        return live.links(scope).stream()
-                .flatMap(link -> findings(scope, link).stream())
-                .filter(finding -> !finding.isSound())
-                .toList();
     }
 
     /** Whose key this is; null when it is nobody's. */

@@ -9,6 +9,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.StationWatch;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
@@ -62,12 +63,12 @@ public class WinterController {
     private static final int NAMED = 3;
     private final Pages pages;
     private final Edits edits;
-    private final LiveService live;
+    private final StationWatch watch;
 
-    WinterController(Pages pages, Edits edits, LiveService live) {
+    WinterController(Pages pages, Edits edits, StationWatch watch) {
         this.pages = pages;
         this.edits = edits;
-        this.live = live;
+        this.watch = watch;
     }
 
     /** One winter's line on the sketch. */
@@ -88,7 +89,7 @@ public class WinterController {
         PlanView plan = pages.open(model, scope, StagePage.WINTERS);
         ChillModel chill = plan.rows().settings().chillModel();
         List<Winter> usable = plan.winters().usable();
-        model.addAttribute("stations", pages.shown(plan, live.doubts(scope)));
+        model.addAttribute("stations", pages.shown(plan, watch.doubts(scope)));
         model.addAttribute("models", ChillModel.values());
         model.addAttribute("chill", chill);
         model.addAttribute("usable", usable);
