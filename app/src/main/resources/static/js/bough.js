@@ -20,7 +20,7 @@ document.addEventListener('DOMContentLoaded', () => {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
   document
-    .querySelectorAll('form.treeform select')
+    .querySelectorAll('form.treeform[method="get"] select')
     .forEach((select) => select.addEventListener('change', () => select.form.submit()));
   // On a phone the sketch is wider than the screen: begin where the measure to carry stands.
   const sketch = document.querySelector('.sk');
@@ -28,7 +28,7 @@ document.addEventListener('DOMContentLoaded', () => {
     sketch.scrollLeft = 0.75 * (sketch.scrollWidth - sketch.clientWidth);
   }
   document
-    .querySelectorAll('form[data-auto] select')
+    .querySelectorAll('form[data-auto]:not(.treeform) select')
     .forEach((select) => select.addEventListener('change', () => select.form.submit()));
   // A new orchard keeps the clock of this browser, unless one was chosen before.
   const zone = document.querySelector('select[data-here]');
@@ -36,17 +36,90 @@ document.addEventListener('DOMContentLoaded', () => {
   if (zone && Array.from(zone.options).some((option) => option.value === mine)) {
     zone.value = mine;
   }
+  document.querySelectorAll('[data-open]').forEach((button) =>
+    button.addEventListener('click', (event) => {
+      if (open(button.dataset.open)) {
+        event.preventDefault();
+      }
+    }),
+  );
+  finder();
   keys(base);
 });
 
+/** Opens a dialog of the page, if it has one of that name. */
+function open(name) {
+  const dialog = document.getElementById(name);
+  if (dialog) {
+    dialog.showModal();
+    const typed = dialog.querySelector('input');
+    if (typed) {
+      typed.dispatchEvent(new Event('input'));
+      typed.focus();
+    }
+  }
+  return Boolean(dialog);
+}
+
+/** The list that is found while one types; arrows choose, Enter goes there. */
+function finder() {
+  const dialog = document.getElementById('finder');
+  if (!dialog) {
+    return;
+  }
+  const typed = dialog.querySelector('input');
+  const found = dialog.querySelector('.found');
+  let asked = 0;
+  let at = 0;
+  const choose = (to) => {
+    const hits = Array.from(found.querySelectorAll('[role=option]'));
+    at = Math.max(0, Math.min(hits.length - 1, to));
+    hits.forEach((hit, i) => hit.setAttribute('aria-selected', String(i === at)));
+    typed.setAttribute('aria-activedescendant', hits.length ? hits[at].id : '');
+    if (hits[at]) {
+      hits[at].scrollIntoView({ block: 'nearest' });
+    }
+  };
+  typed.addEventListener('input', () => {
+    asked += 1;
+    const mine = asked;
+    fetch(dialog.dataset.url + '?list=true&q=' + encodeURIComponent(typed.value))
+      .then((answer) => (answer.ok ? answer.text() : ''))
+      .then((html) => {
+        if (mine === asked) {
+          found.innerHTML = html;
+          choose(0);
+        }
+      })
+      .catch(() => {
+        found.textContent = 'The server does not answer.';
+      });
+  });
+  typed.addEventListener('keydown', (event) => {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      choose(at + (event.key === 'ArrowDown' ? 1 : -1));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      const link = found.querySelector('[aria-selected=true] a');
+      if (link) {
+        location.href = link.getAttribute('href');
+      }
+    }
+  });
+}
+
 function keys(base) {
   const next = (by) => {
-    const steps = Array.from(document.querySelectorAll('table[data-steps] a'));
+    const steps = Array.from(document.querySelectorAll('[data-steps] a:not(.act)'));
     if (steps.length) {
-      const here = steps.findIndex((step) => step.closest('tr').classList.contains('on'));
+      const focused = steps.indexOf(document.activeElement);
+      const aimed = focused >= 0 ? focused : steps.findIndex((step) => step.closest(':target'));
+      const here = aimed >= 0 ? aimed : steps.findIndex((step) => step.closest('.on, [aria-current]'));
       const to = here < 0 ? (by > 0 ? 0 : steps.length - 1) : here + by;
       if (steps[to]) {
-        location.href = steps[to].getAttribute('href');
+        steps[to].focus();
+        steps[to].click();
       }
       return;
     }
@@ -84,16 +157,10 @@ function keys(base) {
         undo.submit();
       }
     } else if (event.key === '/') {
-      const pick = document.querySelector('.fig select');
-      if (pick) {
-        pick.focus();
-        event.preventDefault();
-      }
+      event.preventDefault();
+      open('finder');
     } else if (event.key === '?') {
-      const help = document.getElementById('keys');
-      if (help) {
-        help.showModal();
-      }
+      open('keys');
     }
   });
 }

@@ -100,6 +100,7 @@ public class Pages {
         model.addAttribute("synthetic", plan.synthetic() && ON_WINTERS.contains(here));
         model.addAttribute("because", because(scope, plan));
         model.addAttribute("turns", turns(scope));
+        model.addAttribute("keys", PageKeys.of(here));
         if (here != null) {
             model.addAttribute("findings", shown(plan, plan.doubts(here.room())));
             model.addAttribute(

@@ -1,5 +1,6 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.open;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -39,8 +40,7 @@ class GrowersWalkTest {
     private static void openDemo(Page page, String orchard) {
         page.navigate(Running.base() + "/sign-in");
         page.click("#demo");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(orchard))
-                .click();
+        open(page, orchard);
     }
 
     private static void go(Page page, String stage) {
@@ -77,7 +77,7 @@ class GrowersWalkTest {
 
             page.fill("#name", "Walker's ground");
             page.fill("#latitude", "42,3");
-            page.fill("#timeZone", "UTC");
+            page.selectOption("#timeZone", "UTC");
             press(page, "Begin");
             page.fill("#east", "30 m");
             page.fill("#north", "2000 cm");

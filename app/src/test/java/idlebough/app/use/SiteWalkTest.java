@@ -27,7 +27,7 @@ class SiteWalkTest {
         press(page, "Make it");
         page.fill("#name", "A plot");
         page.fill("#latitude", "42.3");
-        page.fill("#timeZone", "UTC");
+        page.selectOption("#timeZone", "UTC");
         press(page, "Begin");
         page.navigate(base(page) + "site/edit");
         page.fill("#east", "30");

@@ -16,6 +16,13 @@ final class Walk {
                 .click();
     }
 
+    /** Opens one orchard from the first page. */
+    static void open(Page page, String orchard) {
+        page.locator(".card h2 a", new Page.LocatorOptions().setHasText(orchard))
+                .first()
+                .click();
+    }
+
     /** What stands there, with plain spaces. */
     static String text(Page page, String selector) {
         return page.textContent(selector).replace('\u00a0', ' ');

@@ -1,6 +1,7 @@
 package idlebough.app.use;
 
 import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.open;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -31,7 +32,7 @@ class WinterWalkTest {
         press(page, "Make it");
         page.fill("#name", "Cold ground");
         page.fill("#latitude", "47.5");
-        page.fill("#timeZone", "Europe/Berlin");
+        page.selectOption("#timeZone", "Europe/Berlin");
         press(page, "Begin");
     }
 
@@ -126,8 +127,7 @@ class WinterWalkTest {
             Page page = tab.page;
             page.navigate(Running.base() + "/sign-in");
             page.click("#demo");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ninth Terrace"))
-                    .click();
+            open(page, "Ninth Terrace");
             page.navigate(base(page) + "winters");
             page.locator("#warmer input[name=kelvin]")
                     .evaluate("e => { e.value = 3; e.dispatchEvent(new Event('input', {bubbles: true})); }");
