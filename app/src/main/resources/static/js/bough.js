@@ -19,16 +19,13 @@ document.addEventListener('DOMContentLoaded', () => {
   if (here && line.scrollWidth > line.clientWidth) {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
-  document
-    .querySelectorAll('form.treeform[method="get"] select')
-    .forEach((select) => select.addEventListener('change', () => select.form.submit()));
   // On a phone the sketch is wider than the screen: begin where the measure to carry stands.
   const sketch = document.querySelector('.sk');
   if (sketch && sketch.scrollWidth > sketch.clientWidth) {
     sketch.scrollLeft = 0.75 * (sketch.scrollWidth - sketch.clientWidth);
   }
   document
-    .querySelectorAll('form[data-auto]:not(.treeform) select')
+    .querySelectorAll('form.treeform select, form[data-auto] select')
     .forEach((select) => select.addEventListener('change', () => select.form.submit()));
   // A new orchard keeps the clock of this browser, unless one was chosen before.
   const zone = document.querySelector('select[data-here]');
@@ -43,9 +40,81 @@ document.addEventListener('DOMContentLoaded', () => {
       }
     }),
   );
+  calendars();
+  switches();
   finder();
   keys(base);
 });
+
+/** The small calendar beside a field for a day. */
+function calendars() {
+  document.querySelectorAll('button[data-day]').forEach((button) => {
+    const field = document.getElementById(button.dataset.day);
+    const native = document.createElement('input');
+    native.type = 'date';
+    native.tabIndex = -1;
+    native.setAttribute('aria-hidden', 'true');
+    native.addEventListener('change', () => {
+      const day = new Date(native.value + 'T12:00');
+      field.value = day.toLocaleDateString(button.dataset.words, { day: 'numeric', month: 'short', year: 'numeric' });
+      field.dispatchEvent(new Event('change', { bubbles: true }));
+      field.focus();
+    });
+    button.after(native);
+    button.hidden = false;
+    button.addEventListener('click', () => native.showPicker());
+  });
+}
+
+const KEPT = 'kept:';
+
+/** What differs from the page as it came, a bare figure with the unit that stands beside it. */
+function typed() {
+  const kept = {};
+  document.querySelectorAll('main form').forEach((form, at) => {
+    Array.from(form.elements).forEach((field) => {
+      const name = field.name && !field.name.startsWith('_') && field.type !== 'hidden' ? field.name : '';
+      const key = at + ' ' + name;
+      if (!name || field.type === 'file' || field.type === 'password') {
+        return;
+      }
+      if (field.type === 'checkbox' || field.type === 'radio') {
+        if (field.checked !== field.defaultChecked) {
+          kept[key + ' ' + field.value] = field.checked;
+        }
+      } else if (field.tagName === 'SELECT') {
+        kept[key] = field.value;
+      } else if (field.value !== field.defaultValue) {
+        const unit = field.parentElement.querySelector('span');
+        kept[key] = field.value + (unit && /^[\s\d.,½¼¾−-]+$/.test(field.value) ? ' ' + unit.textContent : '');
+      }
+    });
+  });
+  return kept;
+}
+
+/** The units switch leads back to this very page, and what was half filled in is there again. */
+function switches() {
+  const path = location.pathname + location.search;
+  const kept = JSON.parse(sessionStorage.getItem(KEPT + path) || '{}');
+  sessionStorage.removeItem(KEPT + path);
+  document.querySelectorAll('main form').forEach((form, at) => {
+    Array.from(form.elements).forEach((field) => {
+      const key = at + ' ' + field.name;
+      if (key + ' ' + field.value in kept && (field.type === 'checkbox' || field.type === 'radio')) {
+        field.checked = kept[key + ' ' + field.value];
+      } else if (key in kept) {
+        field.value = kept[key];
+      }
+    });
+  });
+  document.querySelectorAll('form.seg').forEach((form) =>
+    form.addEventListener('submit', () => {
+      form.elements.back.value = path;
+      sessionStorage.setItem(KEPT + path, JSON.stringify(typed()));
+    }),
+  );
+}
 
 /** Opens a dialog of the page, if it has one of that name. */
 function open(name) {

@@ -360,12 +360,32 @@ class RoutesTest {
     }
 
     @Test
-    void anAddressAskedForInTheWrongWayIsAPageOfOurs() {
+    void theAddressOfAFormEnteredAgainIsItsPage() {
         Visitor owner = new Visitor();
         owner.post("/demo", Map.of());
-        HttpResponse<String> answer = owner.get("/orchards/" + demo().orchard() + "/undo");
-        assertThat(answer.statusCode()).isEqualTo(405);
-        assertThat(answer.body()).contains("not asked for in this way");
+        String orchard = "/orchards/" + demo().orchard();
+        Map.of(
+                        orchard + "/undo",
+                        orchard + "/history",
+                        orchard + "/layout/fill",
+                        orchard + "/layout",
+                        orchard + "/almanac/order",
+                        orchard + "/almanac",
+                        orchard + "/copy",
+                        "/",
+                        "/account/units",
+                        "/account",
+                        "/orchards",
+                        "/")
+                .forEach((form, page) -> {
+                    HttpResponse<String> answer = owner.get(form);
+                    assertThat(answer.statusCode()).as(form).isEqualTo(302);
+                    assertThat(answer.headers().firstValue("location").orElseThrow())
+                            .as(form)
+                            .endsWith(page);
+                });
+        assertThat(owner.get("/orchards/" + demo().orchard() + "/layout").statusCode())
+                .isEqualTo(200);
         assertThat(owner.get("/nowhere").statusCode()).isEqualTo(404);
     }
 }

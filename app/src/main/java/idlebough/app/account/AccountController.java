@@ -9,6 +9,7 @@ import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -59,7 +60,12 @@ public class AccountController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model, @RequestParam Map<String, String> asked) {
+    String signIn(Model model, HttpServletRequest request, @RequestParam Map<String, String> asked) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            model.addAttribute("typed", session.getAttribute(SecurityConfig.TYPED));
+            session.removeAttribute(SecurityConfig.TYPED);
+        }
         model.addAttribute("demo", demo);
         model.addAttribute(
                 "trouble",
@@ -166,6 +172,6 @@ public class AccountController {
     String units(Reader reader, @RequestParam UnitSystem units, @RequestParam(defaultValue = "/") String back) {
         Account account = accounts.byId(reader.accountId());
         accounts.update(account.id(), account.name(), units, account.locale());
-        return "redirect:" + (back.matches("/[a-z0-9/?=&-]*") && !back.startsWith("//") ? back : "/");
+        return "redirect:" + (back.matches("/[A-Za-z0-9/?=&_.%+-]*") && !back.startsWith("//") ? back : "/");
     }
 }

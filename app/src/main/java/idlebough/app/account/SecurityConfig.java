@@ -28,6 +28,9 @@ public class SecurityConfig {
             "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
                     + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    /** The name of the session under which a name is kept that was typed with a wrong password. */
+    static final String TYPED = "idlebough.typed";
+
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AuthenticationProvider provider)
             throws Exception {
@@ -51,8 +54,12 @@ public class SecurityConfig {
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("name")
                         .defaultSuccessUrl("/", false)
-                        .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
-                                + (failure instanceof LockedException ? "/sign-in?held" : "/sign-in?wrong"))))
+                        .failureHandler((request, response, failure) -> {
+                            // The name that was typed is kept for one page, not in an address that is logged.
+                            request.getSession().setAttribute(TYPED, request.getParameter("name"));
+                            response.sendRedirect(request.getContextPath()
+                                    + (failure instanceof LockedException ? "/sign-in?held" : "/sign-in?wrong"));
+                        }))
                 .logout(l -> l.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in?out")
                         .deleteCookies("bough"))

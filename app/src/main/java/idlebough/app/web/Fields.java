@@ -5,9 +5,10 @@ import idlebough.core.measure.Entry;
 import idlebough.core.measure.Latitude;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Spoken;
+import idlebough.core.measure.SpokenDate;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -33,6 +34,10 @@ public final class Fields {
     public Fields put(String name, Object text) {
         typed.put(name, text == null ? "" : text.toString());
         return this;
+    }
+
+    public Fields put(String name, LocalDate day) {
+        return put(name, day == null ? "" : display.date(day));
     }
 
     public Fields put(String name, Double base, Quantity quantity) {
@@ -145,22 +150,27 @@ public final class Fields {
         return zone;
     }
 
+    /** A day as it is said, {@link SpokenDate}; null and a complaint for what is none. */
     public LocalDate date(String name) {
-        try {
-            LocalDate day = LocalDate.parse(value(name));
-            if (day.getYear() < 1900 || day.getYear() > 2200) {
-                complain(name, "The year " + day.getYear() + " is too far away.");
-            }
-            return day;
-        } catch (DateTimeParseException none) {
-            complain(name, "Please give a day of the calendar, like 2027-03-11.");
-            return null;
+        return day(name, LocalDate.now(ZoneOffset.UTC));
+    }
+
+    private LocalDate day(String name, LocalDate today) {
+        LocalDate day = SpokenDate.read(value(name), today, display.locale()).orElse(null);
+        if (day == null) {
+            complain(
+                    name,
+                    "“" + value(name) + "” is no day of the calendar; write it like " + display.date(today)
+                            + ", or “in 2 weeks”.");
+        } else if (day.getYear() < 1900 || day.getYear() > 2200) {
+            complain(name, "The year " + day.getYear() + " is too far away.");
         }
+        return day;
     }
 
     /** A day that is over or is today; null and a complaint otherwise. */
     public LocalDate past(String name, LocalDate today) {
-        LocalDate day = date(name);
+        LocalDate day = day(name, today);
         if (day != null && day.isAfter(today)) {
             complain(name, "That day is still to come; write down what has happened.");
             return null;

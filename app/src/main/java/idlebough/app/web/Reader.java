@@ -84,6 +84,11 @@ public record Reader(String accountId, String name, Display display) {
         return display.date(day);
     }
 
+    /** How a day is written, for an empty field. */
+    public String example() {
+        return display.date(LocalDate.of(2027, 11, 3));
+    }
+
     public String shortDate(LocalDate day) {
         return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
     }

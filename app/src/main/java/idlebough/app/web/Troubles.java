@@ -12,6 +12,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -39,6 +42,8 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 @ControllerAdvice
 public class Troubles {
     static final String INCIDENT = "idlebough.incident";
+    private static final Pattern FORM_OF = Pattern.compile("(/orchards/[^/]+)/([a-z]+).*");
+    private static final Set<String> OF_THE_WHOLE = Set.of("rename", "copy", "delete", "restore");
     private static final Logger LOG = LoggerFactory.getLogger(Troubles.class);
 
     @ExceptionHandler({NotFound.class, NoResourceFoundException.class, MethodArgumentTypeMismatchException.class})
@@ -46,6 +51,20 @@ public class Troubles {
     String notFound(Model model) {
         return say(
                 model, "There is nothing at this address.", "It may have been moved, or it belongs to someone else.");
+    }
+
+    /** The address of a form that was only sent to, entered anew: the page that has the form. */
+    private static String pageOf(String path) {
+        Matcher orchard = FORM_OF.matcher(path);
+        if (!orchard.matches()) {
+            return path.startsWith("/account") ? "/account" : path.startsWith("/sign") ? "/sign-in" : "/";
+        }
+        String room = orchard.group(2);
+        boolean known =
+                Arrays.stream(StagePage.values()).anyMatch(page -> page.path().equals(room));
+        return known || room.equals("ways")
+                ? orchard.group(1) + "/" + room
+                : OF_THE_WHOLE.contains(room) ? "/" : orchard.group(1) + "/history";
     }
 
     @ExceptionHandler({
@@ -114,8 +133,11 @@ public class Troubles {
     }
 
     @ExceptionHandler({HttpRequestMethodNotSupportedException.class, HttpMediaTypeNotSupportedException.class})
-    @ResponseStatus(HttpStatus.METHOD_NOT_ALLOWED)
-    String otherwise(Model model) {
+    String otherwise(Model model, HttpServletRequest request, HttpServletResponse response) {
+        if (request.getMethod().equals("GET")) {
+            return "redirect:" + pageOf(request.getRequestURI());
+        }
+        response.setStatus(HttpStatus.METHOD_NOT_ALLOWED.value());
         return say(
                 model,
                 "This address is not asked for in this way.",

@@ -71,7 +71,15 @@ class FieldsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"2027-03-20, true", "2027-02-29, false", "20.3.2027, false", "0027-03-20, false", "'', false"})
+    @CsvSource({
+        "2027-03-20, true",
+        "2027-02-29, false",
+        "20.3.2027, true",
+        "20 Mar 2027, true",
+        "soon-ish, false",
+        "0027-03-20, false",
+        "'', false"
+    })
     void daysOfTheCalendar(String text, boolean good) {
         Fields fields = typed(METRIC, text);
         LocalDate day = fields.date("a");

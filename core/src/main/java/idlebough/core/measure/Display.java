@@ -77,8 +77,12 @@ public record Display(UnitSystem system, Locale locale) {
                 .text(base, quantity);
     }
 
+    /** In the order of the locale: “3 Nov 2027”, “Nov 3, 2027”. */
     public String date(LocalDate day) {
-        return day == null ? "–" : day.format(DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH));
+        return day == null
+                ? "–"
+                : day.format(DateTimeFormatter.ofPattern(
+                        locale.getCountry().equals("US") ? "MMM d, yyyy" : "d MMM yyyy", Locale.ENGLISH));
     }
 
     private String feetAndInches(double metres, double step) {

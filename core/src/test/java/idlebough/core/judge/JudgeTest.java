@@ -88,7 +88,7 @@ class JudgeTest {
                 Amount.metres(6));
         assertThat(phrase.in(METRIC)).isEqualTo("C3 stands 9\u00a0cm proud on 20 Mar 2027, 6.0\u00a0m away.");
         assertThat(phrase.in(US))
-                .isEqualTo("C3 stands 4\u00a0in proud on 20 Mar 2027, 19\u00a0ft\u00a08\u00a0in away.");
+                .isEqualTo("C3 stands 4\u00a0in proud on Mar 20, 2027, 19\u00a0ft\u00a08\u00a0in away.");
     }
 
     @Test
