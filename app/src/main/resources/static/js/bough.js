@@ -19,11 +19,6 @@ document.addEventListener('DOMContentLoaded', () => {
   if (here && line.scrollWidth > line.clientWidth) {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
-  // On a phone the sketch is wider than the screen: begin where the measure to carry stands.
-  const sketch = document.querySelector('.sk');
-  if (sketch && sketch.scrollWidth > sketch.clientWidth) {
-    sketch.scrollLeft = 0.75 * (sketch.scrollWidth - sketch.clientWidth);
-  }
   document
     .querySelectorAll('form.treeform select, form[data-auto] select')
     .forEach((select) => select.addEventListener('change', () => select.form.submit()));
@@ -149,6 +144,12 @@ function finder() {
       hits[at].scrollIntoView({ block: 'nearest' });
     }
   };
+  const go = (hit) => {
+    if (hit) {
+      location.href = hit.dataset.href;
+    }
+  };
+  found.addEventListener('click', (event) => go(event.target.closest('[role=option]')));
   typed.addEventListener('input', () => {
     asked += 1;
     const mine = asked;
@@ -170,10 +171,7 @@ function finder() {
       choose(at + (event.key === 'ArrowDown' ? 1 : -1));
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      const link = found.querySelector('[aria-selected=true] a');
-      if (link) {
-        location.href = link.getAttribute('href');
-      }
+      go(found.querySelector('[aria-selected=true]'));
     }
   });
 }

@@ -2,6 +2,8 @@ package idlebough.app.use;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRuleOptions;
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.BrowserContext;
@@ -68,10 +70,19 @@ public final class Browser implements BeforeAllCallback {
             });
         }
 
+        /** A rule that axe itself leaves out unless it is asked for. */
+        private static AxeRunOptions moreRules() {
+            AxeRuleOptions on = new AxeRuleOptions();
+            on.setEnabled(true);
+            AxeRunOptions options = new AxeRunOptions();
+            options.setRules(Map.of("label-content-name-mismatch", on));
+            return options;
+        }
+
         /** Nothing serious or critical for axe, and no script error. */
         void calm(String where) {
             List<Rule> serious = new AxeBuilder(page)
-                    .analyze().getViolations().stream()
+                    .options(moreRules()).analyze().getViolations().stream()
                             .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
                             .toList();
             assertThat(serious)
