@@ -82,6 +82,8 @@ public class DrawController {
         model.addAttribute("kinds", Feature.Kind.values());
         model.addAttribute("materials", Feature.Material.values());
         model.addAttribute("crops", plan.evaluation().varieties().catalogue().crops());
+        model.addAttribute(
+                "varieties", plan.evaluation().varieties().catalogue().varieties());
         model.addAttribute("drawn", plan.rows().features());
         model.addAttribute(
                 "handles",

@@ -15,6 +15,7 @@ public record Subject(Kind kind, String id) {
         CHOICE,
         VARIETY,
         STATION,
+        FEATURE,
         ORCHARD
     }
 
@@ -32,6 +33,11 @@ public record Subject(Kind kind, String id) {
 
     public static Subject variety(String key) {
         return new Subject(Kind.VARIETY, key);
+    }
+
+    /** An existing tree that is drawn on the ground. */
+    public static Subject feature(String id) {
+        return new Subject(Kind.FEATURE, id);
     }
 
     public static Subject station(String id) {

@@ -74,7 +74,7 @@ public final class Doubts {
                                         .isPresent())
                         .map(Stand::id)
                         .toList();
-            case STATION, ORCHARD -> List.of();
+            case STATION, FEATURE, ORCHARD -> List.of();
         };
     }
 }

@@ -79,7 +79,11 @@ public final class Evaluation {
                         winters),
                 before.map(e -> e.varieties).orElse(null));
         partners = PollinationStage.of(
-                trees, placedChoices(), varieties, before.map(e -> e.partners).orElse(null));
+                trees,
+                orchard.site().features(),
+                placedChoices(),
+                varieties,
+                before.map(e -> e.partners).orElse(null));
         RootstockStage.Input stocks =
                 new RootstockStage.Input(orchard.catalogue(), orchard.choices(), trees, site, winters);
         rootstocks = since(before, e -> e.rootstocks, then -> RootstockStage.of(stocks, then));

@@ -4,6 +4,7 @@ import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Subject;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.pollination.Neighbourhood.Link;
@@ -25,6 +26,9 @@ import java.util.stream.Collectors;
  */
 public final class PartnerWeb {
     private static final int TOLD = 6;
+    /** All that give pollen: the trees, and what stands on the ground or over the fence. */
+    private final List<Flowering> givers;
+
     private final List<Flowering> trees;
     private final PollenTable pollen;
     private final Map<String, NearestOfVariety> byVariety = new LinkedHashMap<>();
@@ -32,9 +36,12 @@ public final class PartnerWeb {
     private final Map<String, Neighbourhood> neighbourhoods = new LinkedHashMap<>();
 
     private PartnerWeb(Collection<Flowering> trees, PartnerWeb before) {
-        this.trees = List.copyOf(trees);
+        this.givers = List.copyOf(trees);
+        this.trees = givers.stream()
+                .filter(tree -> tree.subject().kind() != Subject.Kind.FEATURE)
+                .toList();
         Map<String, List<Flowering>> grouped = new LinkedHashMap<>();
-        this.trees.forEach(tree -> {
+        givers.forEach(tree -> {
             varieties.put(tree.variety().key(), tree.variety());
             grouped.computeIfAbsent(tree.variety().key(), key -> new ArrayList<>())
                     .add(tree);
@@ -114,6 +121,7 @@ public final class PartnerWeb {
                 PartnerScore.of(tree.variety(), pollen.of(tree.variety(), other.variety()), tree.distance(other), 1));
     }
 
+    /** Those that are looked at: the trees of the plan, and choices without a place. */
     public List<Flowering> trees() {
         return trees;
     }
@@ -138,7 +146,7 @@ public final class PartnerWeb {
 
     /** Every other tree of the same kind of fruit, best first; looks at all trees. */
     public List<Link> partnersOf(Flowering receiver) {
-        return trees.stream()
+        return givers.stream()
                 .filter(other ->
                         !other.id().equals(receiver.id()) && Pairing.related(other.variety(), receiver.variety()))
                 .map(other -> link(receiver, other))
@@ -177,11 +185,7 @@ public final class PartnerWeb {
         return catalogue.varieties().stream()
                 .filter(candidate -> !candidate.key().equals(tree.variety().key()))
                 .map(candidate -> new Link(
-                        new Flowering(
-                                idlebough.core.judge.Subject.variety(candidate.key()),
-                                candidate.label(),
-                                candidate,
-                                Optional.empty()),
+                        new Flowering(Subject.variety(candidate.key()), candidate.label(), candidate, Optional.empty()),
                         PartnerScore.of(tree.variety(), candidate, 0, 1)))
                 .filter(link -> link.score().value() >= PartnerScore.GOOD)
                 .sorted(Link.BEST_FIRST)

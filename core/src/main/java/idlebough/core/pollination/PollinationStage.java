@@ -10,6 +10,7 @@ import idlebough.core.judge.PerTree;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Stand;
 import idlebough.core.variety.Choice;
 import idlebough.core.variety.VarietyStage;
@@ -33,18 +34,34 @@ public final class PollinationStage implements Stage {
 
     /**
      * @param stands every tree that stands or will stand
+     * @param ground whose existing trees give pollen too where their variety is known
      * @param placedChoices ids of the choices that have a tree with a place
      * @param varieties the stage before, whose choices without a place yet count as near to all
      * @param before whose answers are taken over where nothing that they depend on changed; null for none
      */
     public static PollinationStage of(
-            List<Stand> stands, Set<String> placedChoices, VarietyStage varieties, PollinationStage before) {
+            List<Stand> stands,
+            List<Feature> ground,
+            Set<String> placedChoices,
+            VarietyStage varieties,
+            PollinationStage before) {
         List<Flowering> flowering = new ArrayList<>();
         stands.forEach(stand -> flowering.add(new Flowering(
                 stand.subject(),
                 stand.label() + " ‘" + stand.variety().name() + "’",
                 stand.variety(),
                 Optional.of(stand.place()))));
+        ground.stream()
+                .filter(feature -> feature.kind() == Feature.Kind.TREE)
+                .forEach(feature -> feature.about()
+                        .flatMap(varieties.catalogue()::findVariety)
+                        .ifPresent(variety -> flowering.add(new Flowering(
+                                Subject.feature(feature.id()),
+                                (feature.name().isBlank()
+                                                ? "existing " + variety.crop().name()
+                                                : feature.name()) + " ‘" + variety.name() + "’",
+                                variety,
+                                Optional.of(feature.points().get(0))))));
         varieties.choices().stream()
                 .filter(choice -> !placedChoices.contains(choice.id()))
                 .forEach(choice -> flowering.add(unplaced(choice, varieties.catalogue())));

@@ -11,7 +11,8 @@ import org.locationtech.jts.geom.Geometry;
  * @param points one, the corners of a line, or the ring of an area without its end repeated; plan metres
  * @param evergreen whether a tree or hedge keeps its leaves
  * @param material of a wall or fence; empty for others
- * @param about a zone's pit, by its identifier; an existing tree's crop, by its key; empty for others
+ * @param about a zone's pit, by its identifier; an existing tree's variety, or its crop where nobody knows it, by its
+ *     key; empty for others
  */
 public record Feature(
         String id,

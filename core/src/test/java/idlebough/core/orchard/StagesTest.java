@@ -17,6 +17,7 @@ import idlebough.core.layout.PlannedTree;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.rootstock.RootstockRules;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
@@ -247,5 +248,33 @@ class StagesTest {
                 .reason()
                 .in(new Display(UnitSystem.METRIC, Locale.UK));
         assertThat(reason).contains(why);
+    }
+
+    /** A tree over the fence gives pollen as well as one of the plan's; one that nobody knows is not counted on. */
+    @Test
+    void anExistingTreeOfAKnownVarietyIsAPartner() {
+        Orchard alone = orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM))
+                .withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED)));
+        Subject tree = Subject.tree("t");
+        assertThat(Evaluation.of(alone).partners().judged().worst(tree)).isEqualTo(Standing.STOP);
+        Evaluation beside = Evaluation.of(alone.with(alone.site().withFeatures(List.of(old("apple-james-grieve")))));
+        assertThat(beside.partners().judged().worst(tree)).isEqualTo(Standing.SOUND);
+        assertThat(beside.partners().web().trees())
+                .extracting(flowering -> flowering.id())
+                .doesNotContain("old");
+        Evaluation unknown = Evaluation.of(alone.with(alone.site().withFeatures(List.of(old("apple")))));
+        assertThat(unknown.partners().judged().worst(tree)).isEqualTo(Standing.STOP);
+    }
+
+    private static Feature old(String about) {
+        return new Feature(
+                "old",
+                Feature.Kind.TREE,
+                "",
+                List.of(new Point(8, 1)),
+                Feature.Size.USUAL,
+                false,
+                Optional.empty(),
+                Optional.of(about));
     }
 }

@@ -1,0 +1,88 @@
+package idlebough.app.home;
+
+import idlebough.app.store.Scope;
+import idlebough.app.web.Fields;
+import idlebough.app.web.Pages;
+import idlebough.app.web.PlanView;
+import idlebough.app.web.Reader;
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.Variety;
+import idlebough.core.measure.Quantity;
+import idlebough.core.orchard.ShortRoad;
+import idlebough.core.site.Texture;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** One old tree, room for two: answered on one page, with no boundary drawn and nothing filled. */
+@Controller
+@RequestMapping("/orchards/{orchard}/short")
+public class ShortRoadController {
+    private static final double USUAL_CROWN = 6;
+    private static final List<Texture> FELT =
+            List.of(Texture.SAND, Texture.SANDY_LOAM, Texture.LOAM, Texture.CLAY_LOAM, Texture.CLAY);
+    private final Pages pages;
+
+    ShortRoadController(Pages pages) {
+        this.pages = pages;
+    }
+
+    @GetMapping
+    String show(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.open(model, scope, null);
+        model.addAttribute("back", "short");
+        Catalogue catalogue = plan.evaluation().varieties().catalogue();
+        Fields fields = new Fields(typed, reader.display());
+        Crop crop = catalogue
+                .findCrop(fields.value("crop"))
+                .or(() -> plan.chosen().stream().map(Variety::crop).findFirst())
+                .orElseGet(() -> catalogue.findCrop("apple").orElseThrow());
+        List<Rootstock> stocks = catalogue.rootstocksFor(crop);
+        if (fields.value("crown").isBlank()) {
+            fields.put("crown", USUAL_CROWN, Quantity.LENGTH);
+        }
+        double crown = fields.required("crown", Quantity.LENGTH, 0.5, 30);
+        Optional<Variety> old = catalogue
+                .findVariety(fields.value("old"))
+                .filter(variety -> variety.crop().equals(crop));
+        Optional<Rootstock> stock = stocks.stream()
+                .filter(each -> each.key().equals(fields.value("stock")))
+                .findFirst()
+                .or(() -> stocks.stream().skip(stocks.size() / 2).findFirst());
+        Texture texture = FELT.stream()
+                .filter(each -> each.name().equals(fields.value("texture")))
+                .findFirst()
+                .orElse(Texture.LOAM);
+        model.addAttribute("crops", catalogue.crops());
+        model.addAttribute("crop", crop);
+        model.addAttribute(
+                "varieties",
+                catalogue.varieties().stream()
+                        .filter(variety -> variety.crop().equals(crop))
+                        .toList());
+        model.addAttribute("stocks", stocks);
+        model.addAttribute("textures", FELT);
+        model.addAttribute("fields", fields);
+        ShortRoad road = fields.wrong()
+                ? null
+                : ShortRoad.of(
+                        plan.evaluation(),
+                        new ShortRoad.Asked(
+                                crop,
+                                old,
+                                crown,
+                                stock,
+                                texture,
+                                plan.site().where().latitude()));
+        model.addAttribute("road", road);
+        model.addAttribute("drawing", road == null ? null : ShortDrawing.of(road));
+        return "home/short";
+    }
+}
