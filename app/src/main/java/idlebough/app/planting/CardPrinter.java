@@ -10,7 +10,7 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 
-/** Prints a planting card: one page, A4 or Letter, black ink, the section to scale. */
+/** Prints planting cards, one or several to a page, A4 or Letter, black ink, the section to scale. */
 @Component
 public class CardPrinter {
     private final PdfPrinter printer;
@@ -19,24 +19,32 @@ public class CardPrinter {
         this.printer = printer;
     }
 
-    public byte[] card(
-            String orchard,
-            TreeView tree,
-            List<Figure> figures,
-            SectionDrawing drawing,
-            List<Phrase> doubts,
-            Reader say,
-            LocalDate day,
-            boolean letter) {
+    /** One tree. @param doubts what is the matter with it, in words */
+    public record Card(TreeView tree, List<Figure> figures, SectionDrawing drawing, List<Phrase> doubts) {}
+
+    /** @param perPage 1, 2 or 4; at four to a page without the drawing */
+    public record Paper(boolean letter, int perPage) {
+        static Paper of(String name, int perPage) {
+            return new Paper(name.equals("Letter"), perPage == 2 || perPage == 4 ? perPage : 1);
+        }
+
+        public String css() {
+            return "per" + perPage;
+        }
+
+        /** Whether a page ends after the card of this number, counted from 1. */
+        public boolean ends(int number, int of) {
+            return number % perPage == 0 && number < of;
+        }
+    }
+
+    public byte[] cards(String orchard, List<Card> cards, Reader say, LocalDate day, Paper paper) {
         Context context = new Context();
         context.setVariable("orchard", orchard);
-        context.setVariable("tree", tree);
-        context.setVariable("figures", figures);
-        context.setVariable("drawing", drawing);
-        context.setVariable("doubts", doubts);
+        context.setVariable("cards", cards);
         context.setVariable("say", say);
         context.setVariable("day", day);
-        context.setVariable("paper", letter ? "letter" : "a4");
+        context.setVariable("paper", paper);
         return printer.print("planting/card", context);
     }
 }

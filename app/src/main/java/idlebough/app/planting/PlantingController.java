@@ -421,26 +421,52 @@ public class PlantingController {
             Scope scope, Reader reader, @PathVariable String tree, @RequestParam(defaultValue = "A4") String paper) {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
-        List<Phrase> doubts = new ArrayList<>();
-        picked.stops().forEach(stop -> doubts.add(Phrase.of("Stop. {}", stop.headline())));
-        plan.judged(Room.PLANTING).about(picked.subject()).stream()
-                .filter(f -> f.standing() == Standing.DOUBTFUL)
-                .forEach(f -> doubts.add(f.headline()));
-        byte[] pdf = printer.card(
+        return pdf(
+                "planting-card-" + picked.label(),
+                cards(plan, List.of(picked), reader, CardPrinter.Paper.of(paper, 1)));
+    }
+
+    /** The cards of all trees that are to be planted. */
+    @GetMapping("/planting/cards.pdf")
+    ResponseEntity<byte[]> cards(
+            Scope scope,
+            Reader reader,
+            @RequestParam(defaultValue = "A4") String paper,
+            @RequestParam(defaultValue = "1") int per) {
+        PlanView plan = pages.plan(scope);
+        List<TreeView> toPlant = plan.trees().stream().filter(TreeView::toPlant).toList();
+        if (toPlant.isEmpty()) {
+            throw new NotFound();
+        }
+        return pdf("planting-cards", cards(plan, toPlant, reader, CardPrinter.Paper.of(paper, per)));
+    }
+
+    private byte[] cards(PlanView plan, List<TreeView> trees, Reader reader, CardPrinter.Paper paper) {
+        return printer.cards(
                 plan.head().name(),
-                picked,
-                figures(picked),
-                SectionDrawing.of(picked.section(), Optional.ofNullable(picked.pit()), 0),
-                doubts,
+                trees.stream().map(tree -> card(plan, tree)).toList(),
                 reader,
                 plan.rows().settings().plantingDate(),
-                paper.equals("Letter"));
+                paper);
+    }
+
+    private static CardPrinter.Card card(PlanView plan, TreeView tree) {
+        List<Phrase> doubts = new ArrayList<>();
+        tree.stops().forEach(stop -> doubts.add(Phrase.of("Stop. {}", stop.headline())));
+        plan.judged(Room.PLANTING).about(tree.subject()).stream()
+                .filter(f -> f.standing() == Standing.DOUBTFUL)
+                .forEach(f -> doubts.add(f.headline()));
+        return new CardPrinter.Card(
+                tree, figures(tree), SectionDrawing.of(tree.section(), Optional.ofNullable(tree.pit()), 0), doubts);
+    }
+
+    private static ResponseEntity<byte[]> pdf(String name, byte[] pdf) {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.inline()
-                                .filename("planting-card-" + picked.label() + ".pdf")
+                                .filename(name + ".pdf")
                                 .build()
                                 .toString())
                 .body(pdf);

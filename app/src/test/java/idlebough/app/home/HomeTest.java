@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.app.Running;
 import idlebough.app.Visitor;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -86,6 +88,48 @@ class HomeTest {
         assertThat(grower.post(base + "/almanac/done", Map.of("task", "nothing"))
                         .statusCode())
                 .isEqualTo(404);
+    }
+
+    /** One old tree, room for two: answered with nothing drawn. */
+    @Test
+    void theShortRoadAnswersFromNothing() {
+        String road =
+                grower.get(base + "/short?crop=apple&old=apple-bramley&crown=7").body();
+        assertThat(road)
+                .contains("Which two")
+                .contains("How far")
+                .contains("How high")
+                .contains("Want ");
+        String wrong = grower.get(base + "/short?crown=wide").body();
+        assertThat(wrong).contains("value=\"wide\"").contains("class=\"wrong\"");
+    }
+
+    @Test
+    void theCardsOfAllTreesAreOnePaper() {
+        assertThat(grower.get(base + "/planting/cards.pdf").statusCode())
+                .as("no trees yet")
+                .isEqualTo(404);
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "5"));
+        grower.post(
+                base + "/site/edit",
+                Map.of("name", "Mine", "timeZone", "UTC", "latitude", "42.3", "corners", "0; 0\n30; 0\n30; 30\n0; 30"));
+        grower.post(base + "/layout/fill", Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", ""));
+        for (String query : List.of("", "?per=2&paper=Letter", "?per=4")) {
+            byte[] pdf = grower.bytes(base + "/planting/cards.pdf" + query);
+            assertThat(new String(pdf, 0, 5, StandardCharsets.ISO_8859_1)).isEqualTo("%PDF-");
+        }
+    }
+
+    /** A tree, a variety, a pit, a page, a figure: by the beginning of what it is called. */
+    @Test
+    void findsWhatIsCalledSo() {
+        grower.post(base + "/varieties/apple-cox", Map.of("wanted", "1"));
+        assertThat(grower.get(base + "/find?list=true&q=cox").body())
+                .contains("apple, chosen")
+                .contains("varieties?variety=apple-cox");
+        assertThat(grower.get(base + "/find?list=true&q=alma").body()).contains(base + "/almanac");
+        assertThat(grower.get(base + "/find?list=true&q=creme").body()).contains("Nothing is called so");
+        assertThat(grower.get(base + "/find?q=ways").body()).contains("href=\"" + base + "/ways\"");
     }
 
     @Test
