@@ -11,6 +11,7 @@ import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
 import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
+import idlebough.app.web.PlanSketch;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
@@ -27,6 +28,7 @@ import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
 import idlebough.core.layout.TwoTapes;
 import idlebough.core.measure.Quantity;
+import idlebough.core.measure.UnitSystem;
 import idlebough.core.orchard.Evaluation;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Plot;
@@ -55,6 +57,9 @@ public class LayoutController {
     private static final double FAR = 20_000;
     private static final int LAST_YEAR = 40;
     private static final String FIRST_YEAR_SHOWN = "7";
+    private static final double YARD = 0.9144;
+    private static final double SKETCH_WIDTH = 800;
+    private static final double SKETCH_HEIGHT = 460;
     private final Pages pages;
     private final Edits edits;
 
@@ -292,6 +297,10 @@ public class LayoutController {
         }
         BaseLine line = BaseLine.of(plan.plot());
         model.addAttribute("baseline", line);
+        model.addAttribute("square", line.square(say.display().system() == UnitSystem.US ? YARD : 1));
+        model.addAttribute(
+                "sketch",
+                PlanSketch.named(plan, say, SKETCH_WIDTH, SKETCH_HEIGHT).orElseThrow());
         model.addAttribute(
                 "pegs",
                 plan.trees().stream()

@@ -20,6 +20,7 @@ import org.locationtech.jts.geom.Envelope;
  *
  * @param marks of the ground, without their labels
  * @param rotation of the plan against north, degrees
+ * @param dots path of all trees as dots where they are too many for crowns; empty where they are not
  * @param labels of trees that something is the matter with, or that are picked
  */
 public record PlanSketch(
@@ -28,12 +29,15 @@ public record PlanSketch(
         List<GroundDrawing.Mark> marks,
         List<Crown> crowns,
         List<Labels.Label> labels,
-        double rotation) {
+        double rotation,
+        String dots) {
     private static final double LETTERS = 14;
     private static final double LEAST = 4;
     private static final double PEG = 7;
     private static final int YEAR_SHOWN = 7;
     private static final int LABELLED = 60;
+    private static final int FEW = 15;
+    private static final int MANY = 400;
 
     /**
      * One tree.
@@ -63,11 +67,27 @@ public record PlanSketch(
         return Optional.ofNullable(plan.plot()).map(plot -> of(plan, plot, say, picked, width, height));
     }
 
+    /** The same with the label of every tree, to carry to the ground. */
+    public static Optional<PlanSketch> named(PlanView plan, Reader say, double width, double height) {
+        return of(plan, say, Set.of(), width, height)
+                .map(sketch -> new PlanSketch(
+                        sketch.sheet(),
+                        sketch.plot(),
+                        sketch.marks(),
+                        sketch.crowns(),
+                        labels(plan, sketch.crowns(), sketch.sheet(), true),
+                        sketch.rotation(),
+                        sketch.dots()));
+    }
+
     private static PlanSketch of(
             PlanView plan, Plot plot, Reader say, Set<String> picked, double width, double height) {
         Sheet sheet = Sheet.of(plot, width, height, 34);
         Map<String, Standing> worst = worst(plan);
+        boolean many = plan.treeCount() > MANY;
         List<Crown> crowns = plan.evaluation().stands().stream()
+                .filter(stand -> !many || picked.contains(stand.id()) || worst.containsKey(stand.id()))
+                .limit(MANY)
                 .map(stand -> crown(plan, stand, sheet, worst, picked.contains(stand.id())))
                 .toList();
         return new PlanSketch(
@@ -75,8 +95,9 @@ public record PlanSketch(
                 sheet.points(plot.corners()),
                 GroundDrawing.of(plan, sheet, say),
                 crowns,
-                labels(plan, crowns, sheet),
-                plan.site().where().rotation());
+                labels(plan, crowns, sheet, crowns.size() <= FEW),
+                plan.site().where().rotation(),
+                many ? GroundDrawing.trees(plan, sheet) : "");
     }
 
     /** The worst that any room says of each tree itself. */
@@ -102,10 +123,9 @@ public record PlanSketch(
                 on);
     }
 
-    private static List<Labels.Label> labels(PlanView plan, List<Crown> crowns, Sheet sheet) {
+    private static List<Labels.Label> labels(PlanView plan, List<Crown> crowns, Sheet sheet, boolean all) {
         List<Labels.Wish> wishes = new ArrayList<>();
         List<Envelope> taken = new ArrayList<>();
-        boolean all = crowns.size() <= LABELLED / 4;
         for (Crown crown : crowns) {
             Stand stand = plan.evaluation().stand(crown.id()).orElseThrow();
             double x = sheet.x(stand.place().x());

@@ -15,6 +15,8 @@ public record BaseLine(Point p, Point q) {
     /** A shorter side is no base line, m. */
     private static final double SHORTEST = 3;
 
+    private static final double LARGEST_SQUARE = 3;
+
     /** A metre of length outweighs a centimetre of height. */
     private static final double LENGTH_COUNTS = 0.01;
 
@@ -38,6 +40,22 @@ public record BaseLine(Point p, Point q) {
 
     public double length() {
         return p.distance(q);
+    }
+
+    /**
+     * A right angle at P by three lengths of 3, 4 and 5 units (Euclid I.48), as large as the base line and two people with
+     * tapes allow.
+     *
+     * @param along the base line, m
+     * @param across square to it, m
+     * @param diagonal between their ends, m
+     */
+    public record Square(double along, double across, double diagonal) {}
+
+    /** @param unit of the tapes, m: a metre or a yard */
+    public Square square(double unit) {
+        double times = Math.max(1, Math.min(LARGEST_SQUARE, Math.floor(length() / (4 * unit))));
+        return new Square(4 * times * unit, 3 * times * unit, 5 * times * unit);
     }
 
     public TwoTapes tapes(Point peg) {

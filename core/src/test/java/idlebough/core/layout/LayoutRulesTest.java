@@ -154,6 +154,15 @@ class LayoutRulesTest {
         return new Feature("f", kind, "", points, Feature.Size.USUAL, false, Optional.empty(), Optional.empty());
     }
 
+    /** Three, four and five make a right angle (Euclid I.48), as long as the base line has room for. */
+    @ParameterizedTest
+    @CsvSource({"4, 1, 4", "9, 1, 8", "60, 1, 12", "5, 0.9144, 3.6576"})
+    void aRightAngleByThreeTapes(double length, double unit, double along) {
+        BaseLine.Square square = new BaseLine(new Point(0, 0), new Point(length, 0)).square(unit);
+        assertThat(square.along()).isCloseTo(along, within(1e-9));
+        assertThat(Math.hypot(square.along(), square.across())).isCloseTo(square.diagonal(), within(1e-9));
+    }
+
     @Test
     void aLineFarAboveTheGrownTreeIsNoMatter() {
         Feature high = new Feature(
