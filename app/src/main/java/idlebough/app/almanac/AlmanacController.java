@@ -49,7 +49,23 @@ public class AlmanacController {
     }
 
     /** One task on the strip of weeks; page units. */
-    public record Bar(Task task, double x, double width, double y, boolean past) {}
+    public record Bar(Task task, double x, double width, double y, boolean past) {
+        private static final double LATE_IN_THE_STRIP = 430;
+        private static final double GAP = 6;
+
+        public String css() {
+            return past ? "bar-past" : task.key().equals("plant") ? "bar-plant" : "bar-open";
+        }
+
+        /** Words stand before a bar where there is no room behind it. */
+        public double wordsX() {
+            return x > LATE_IN_THE_STRIP ? x - GAP : x + width + GAP;
+        }
+
+        public String anchor() {
+            return x > LATE_IN_THE_STRIP ? "end" : "start";
+        }
+    }
 
     /** A quarter on the time axis. */
     public record Quarter(String words, double x) {}

@@ -12,6 +12,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
+import idlebough.app.web.Svg;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Misfit;
 import idlebough.core.crop.Rootstock;
@@ -34,6 +35,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/rootstocks")
 public class RootstockController {
+    private static final double GROUND = 560;
+    /** Above the ground, m (common practice). */
+    private static final double POST = 1.5;
+
     private static final double OVERLAP = 0.62;
     private final Pages pages;
     private final Edits edits;
@@ -47,7 +52,39 @@ public class RootstockController {
     public record Offer(Rootstock stock, TreeSize size, Misfit misfit, boolean chosen, Working working) {}
 
     /** A silhouette beside a person of 1.7 m; page units. */
-    public record Shape(Offer offer, double x, double crownWidth, double crownHeight, double treeHeight) {}
+    public record Shape(Offer offer, double x, double crownWidth, double crownHeight, double treeHeight) {
+        private static final double STEM = 0.4;
+        private static final double BESIDE = 8;
+
+        public double crownY() {
+            return GROUND - treeHeight + crownHeight / 2;
+        }
+
+        public String stem() {
+            return Svg.path("M# #V#", x, GROUND, GROUND - treeHeight * STEM);
+        }
+
+        /** The post that stays for life. @param metre page units */
+        public String post(double metre) {
+            return Svg.path("M# #V#", x + BESIDE, GROUND, GROUND - POST * metre);
+        }
+    }
+
+    /** Somebody 1.7 m tall, standing at 0. @param metre page units */
+    private static String person(double metre) {
+        return Svg.path(
+                "M0 #V#L# 0M0 #L# 0M# #L0 #L# #",
+                -1.45 * metre,
+                -0.8 * metre,
+                -0.18 * metre,
+                -0.8 * metre,
+                0.18 * metre,
+                -0.3 * metre,
+                -0.95 * metre,
+                -1.3 * metre,
+                0.3 * metre,
+                -0.95 * metre);
+    }
 
     /** A choice with its names. */
     public record Named(ChoiceRow choice, Variety variety, Rootstock stock) {}
@@ -109,6 +146,7 @@ public class RootstockController {
             }
             model.addAttribute("shapes", shapes);
             model.addAttribute("metre", scale);
+            model.addAttribute("person", person(scale));
         }
         return "rootstock/rootstocks";
     }
