@@ -122,7 +122,7 @@ class GrowersWalkTest {
             assertThat(text(page, "#figures")).contains("James Grieve");
             for (int i = 0; i < 2; i++) {
                 go(page, "rootstocks");
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take MM106"))
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it: MM106"))
                         .click();
             }
             go(page, "layout");
