@@ -5,6 +5,7 @@ import idlebough.app.store.Scope;
 import idlebough.app.web.Buttons;
 import idlebough.app.web.LimitScale;
 import idlebough.app.web.Pages;
+import idlebough.app.web.Pick;
 import idlebough.app.web.PlanSketch;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
@@ -15,6 +16,7 @@ import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Stage;
 import idlebough.core.orchard.Doubts;
+import idlebough.core.site.Stand;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -137,9 +139,16 @@ public class DoubtsController {
                 .or(() -> knots.stream().flatMap(knot -> knot.lines().stream()).findFirst())
                 .orElse(null);
         model.addAttribute("wanted", wanted);
-        model.addAttribute("gates", Gate.values());
-        model.addAttribute("rooms", StagePage.values());
-        model.addAttribute("rows", rows(plan));
+        model.addAttribute("gates", Pick.of("every gate", List.of(Gate.values()), Gate::name, Gate::words));
+        model.addAttribute(
+                "rooms",
+                Pick.of(
+                        "every stage",
+                        List.of(StagePage.values()),
+                        page -> page.room().key(),
+                        StagePage::title));
+        model.addAttribute("rows", Pick.of("every row", rows(plan), letter -> letter, letter -> "row " + letter));
+        model.addAttribute("trees", Pick.of("every tree", plan.evaluation().stands(), Stand::id, Stand::title));
         model.addAttribute("knots", knots);
         model.addAttribute("hidden", all.size() - shown.size());
         model.addAttribute("picked", picked);
@@ -168,7 +177,8 @@ public class DoubtsController {
         model.addAttribute(
                 "hollow",
                 hollow.stream().map(stage -> StagePage.of(stage.room())).toList());
-        model.addAttribute("judged", hollow.size() < StagePage.values().length);
+        boolean judged = hollow.size() < StagePage.values().length;
+        model.addAttribute("title", !all.isEmpty() ? "Not sound yet" : judged ? "All sound" : "Nothing is judged yet");
         model.addAttribute("ahead", ahead(plan.evaluation().almanac().gates(), today));
         model.addAttribute("homeless", counts(plan, 1));
         model.addAttribute("unwanted", counts(plan, -1));

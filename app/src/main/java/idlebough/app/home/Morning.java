@@ -73,7 +73,12 @@ public record Morning(
             Optional<ChangeSet> last,
             Ground ground) {}
 
-    public record Counts(int trees, int standing, int stops, int doubtful) {}
+    public record Counts(int trees, int standing, int stops, int doubtful) {
+        /** “; 31 trees, 8 in the ground” */
+        public String words() {
+            return trees == 0 ? "" : "; " + trees + " trees, " + (standing == 0 ? "none" : standing) + " in the ground";
+        }
+    }
 
     /** Where it lies, m² and degrees. */
     public record Ground(Optional<Double> area, double latitude, Optional<Double> elevation) {}

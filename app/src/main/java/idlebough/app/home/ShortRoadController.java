@@ -3,6 +3,7 @@ package idlebough.app.home;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Pages;
+import idlebough.app.web.Pick;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.core.crop.Catalogue;
@@ -60,15 +61,21 @@ public class ShortRoadController {
                 .filter(each -> each.name().equals(fields.value("texture")))
                 .findFirst()
                 .orElse(Texture.LOAM);
-        model.addAttribute("crops", catalogue.crops());
+        model.addAttribute("crops", Pick.of(catalogue.crops(), Crop::key, Crop::name));
         model.addAttribute("crop", crop);
         model.addAttribute(
-                "varieties",
-                catalogue.varieties().stream()
-                        .filter(variety -> variety.crop().equals(crop))
-                        .toList());
-        model.addAttribute("stocks", stocks);
-        model.addAttribute("textures", FELT);
+                "olds",
+                Pick.of(
+                        "unknown " + crop.name(),
+                        catalogue.varieties().stream()
+                                .filter(variety -> variety.crop().equals(crop))
+                                .toList(),
+                        Variety::key,
+                        Variety::name));
+        model.addAttribute("stocks", Pick.of(stocks, Rootstock::key, each -> "on " + each.name()));
+        model.addAttribute("stock", stock.map(Rootstock::key).orElse(""));
+        model.addAttribute("textures", Pick.of(FELT, Texture::name, Texture::label));
+        model.addAttribute("texture", texture.name());
         model.addAttribute("fields", fields);
         ShortRoad road = fields.wrong()
                 ? null

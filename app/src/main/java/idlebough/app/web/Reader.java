@@ -89,6 +89,11 @@ public record Reader(String accountId, String name, Display display) {
         return display.date(LocalDate.of(2027, 11, 3));
     }
 
+    /** The language tag in whose order a calendar writes a day. */
+    public String wordsOfDays() {
+        return display.locale().getCountry().equals("US") ? "en-US" : "en-GB";
+    }
+
     public String shortDate(LocalDate day) {
         return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
     }
