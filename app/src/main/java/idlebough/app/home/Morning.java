@@ -9,6 +9,7 @@ import idlebough.core.almanac.Gate;
 import idlebough.core.almanac.Task;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Phrase;
+import idlebough.core.judge.Working;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -39,11 +40,19 @@ public record Morning(
      *
      * @param words what is left to be done before it
      * @param days until it is passed
+     * @param working of its day
      * @param first the worst that blocks it; empty where all is sound
      * @param stops and doubts: how many lines hang before it
      */
     public record RunsOut(
-            Head orchard, Gate gate, Phrase words, long days, Optional<Finding> first, int stops, int doubts) {
+            Head orchard,
+            Gate gate,
+            Phrase words,
+            long days,
+            Working working,
+            Optional<Finding> first,
+            int stops,
+            int doubts) {
         /** How many are to be settled. */
         public int all() {
             return stops + doubts;

@@ -182,6 +182,7 @@ class MorningService {
                 gate,
                 Phrase.of(pattern, Amount.count(trees), day),
                 ChronoUnit.DAYS.between(opened.today(), day),
+                opened.almanac().gates().working(gate).orElseThrow(),
                 before.stream().findFirst(),
                 stops,
                 before.size() - stops);

@@ -10,9 +10,14 @@ import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Figure;
+import idlebough.core.judge.Phrase;
 import idlebough.core.measure.Quantity;
 import idlebough.core.orchard.ShortRoad;
+import idlebough.core.planting.PlantingSection;
 import idlebough.core.site.Texture;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,7 +94,65 @@ public class ShortRoadController {
                                 texture,
                                 plan.site().where().latitude()));
         model.addAttribute("road", road);
+        if (road != null) {
+            model.addAttribute("best", best(road));
+            model.addAttribute("far", far(road));
+            // The same figures as on the planting page; what is to be carted is not asked for here.
+            model.addAttribute("high", high(road.section()));
+        }
         model.addAttribute("drawing", road == null ? null : ShortDrawing.of(road));
         return "home/short";
+    }
+
+    private static List<Figure> best(ShortRoad road) {
+        return road.pairs().stream()
+                .limit(1)
+                .map(pair -> Figure.of(
+                        "set",
+                        "Least set of the first two",
+                        Amount.of(pair.least(), Quantity.SCORE),
+                        pair.serves() ? "a good one" : "a thin one",
+                        () -> road.setWorking(pair)))
+                .toList();
+    }
+
+    private static List<Figure> far(ShortRoad road) {
+        return List.of(
+                Figure.of(
+                        "from-old",
+                        "From the old stem, at least",
+                        Amount.metres(road.fromOld()),
+                        "so that crowns do not meet",
+                        road::fromOldWorking),
+                Figure.of(
+                        "between",
+                        "Between the two",
+                        Amount.metres(road.between()),
+                        "full grown",
+                        road::betweenWorking),
+                Figure.of(
+                        "reach",
+                        "Partners no further than",
+                        Amount.metres(road.reach()),
+                        "to serve well",
+                        road::reachWorking));
+    }
+
+    private static List<Figure> high(PlantingSection section) {
+        List<Figure> figures = new ArrayList<>();
+        if (section.hasUnion()) {
+            figures.add(new Figure(
+                    "union",
+                    Phrase.of("Union above the board, planting day"),
+                    Amount.fine(section.unionToday()),
+                    Phrase.of("settles to {}", Amount.fine(section.unionAtLast())),
+                    section::heightWorking));
+        }
+        figures.add(Figure.of(
+                "flare", "Flare above the board", Amount.fine(section.raise()), "never below", section::raiseWorking));
+        figures.add(Figure.of(
+                "depth", "Dig, no deeper than", Amount.cm(section.depth()), "firm base", section::depthWorking));
+        figures.add(Figure.of("width", "Dig, so wide", Amount.cm(section.width()), "", section::widthWorking));
+        return figures;
     }
 }

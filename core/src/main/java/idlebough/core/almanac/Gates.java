@@ -1,5 +1,7 @@
 package idlebough.core.almanac;
 
+import idlebough.core.judge.Source;
+import idlebough.core.judge.Working;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -33,6 +35,28 @@ public record Gates(Order order, LocalDate digging, LocalDate planting) {
     /** The order's last day: the nursery's, or five months before planting (common practice). */
     public LocalDate orderBy() {
         return order.closes().orElse(planting.minusMonths(ORDER_MONTHS));
+    }
+
+    /** How the day of a gate comes about; empty for those that have none. */
+    public Optional<Working> working(Gate gate) {
+        return dayOf(gate).map(day -> {
+            Working.Builder steps = Working.of("How {} comes about", day);
+            return switch (gate) {
+                case ORDER ->
+                    order.closes().isPresent()
+                            ? steps.step("the nursery closes its list then, as you entered it")
+                                    .from(Source.measured("the date as you entered it"))
+                            : steps.step("{}, the planting date", planting)
+                                    .step("less five months: bare-root trees are ordered before the winter")
+                                    .from(Source.practice("ordered the summer or autumn before"));
+                case HOLE ->
+                    steps.step("{}, the planting date", planting)
+                            .step("less a week, in which a hole that fills with water shows it")
+                            .from(Source.practice("holes are dug shortly before, so that they do not dry out"));
+                default ->
+                    steps.step("the planting date of the plan").from(Source.measured("the date as you entered it"));
+            };
+        });
     }
 
     /** The day of a gate; empty for those that have none. */

@@ -5,7 +5,11 @@ import idlebough.core.crop.Crop;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Working;
+import idlebough.core.measure.Quantity;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.rootstock.TreeSize;
@@ -23,10 +27,11 @@ import java.util.Optional;
  * latitude and what is known of the old tree. Uses the same rules as the long road.
  *
  * @param pairs best first; empty where the catalogue has no two that serve each other
+ * @param shown whose size and hole are told: the first of the best pair
  * @param size full grown, on the stock
  * @param section how the first of them is planted
  */
-public record ShortRoad(Asked asked, List<Pair> pairs, TreeSize size, PlantingSection section) {
+public record ShortRoad(Asked asked, List<Pair> pairs, Variety shown, TreeSize size, PlantingSection section) {
     private static final int MOST = 3;
 
     /**
@@ -55,6 +60,11 @@ public record ShortRoad(Asked asked, List<Pair> pairs, TreeSize size, PlantingSe
      */
     public record Pair(
             VarietyVerdict first, VarietyVerdict second, double least, Optional<Double> oldSet, boolean judged) {
+        /** Two of one variety that crops with its own pollen. */
+        public boolean alike() {
+            return first.variety().equals(second.variety());
+        }
+
         private double rank() {
             return first.rank() + second.rank();
         }
@@ -75,12 +85,14 @@ public record ShortRoad(Asked asked, List<Pair> pairs, TreeSize size, PlantingSe
                 .toList();
         List<Pair> pairs = new ArrayList<>();
         for (int i = 0; i < may.size(); i++) {
-            for (int j = i + 1; j < may.size(); j++) {
+            boolean cropsAlone = may.get(i).variety().selfFruitful() >= PartnerScore.GOOD;
+            for (int j = cropsAlone ? i : i + 1; j < may.size(); j++) {
                 pairs.add(pair(may.get(i), may.get(j), asked.old()));
             }
         }
         // Those that serve all come first, the best judged here before the others; then by what the worst of them gets.
         pairs.sort(Comparator.comparing((Pair pair) -> !pair.serves())
+                .thenComparing(Pair::alike)
                 .thenComparingDouble(pair -> pair.serves() ? pair.rank() : -pair.least())
                 .thenComparingDouble(pair -> -pair.least()));
         List<Pair> best =
@@ -94,6 +106,7 @@ public record ShortRoad(Asked asked, List<Pair> pairs, TreeSize size, PlantingSe
         return new ShortRoad(
                 asked,
                 best,
+                shown,
                 TreeSize.of(shown, asked.stock()),
                 PlantingSection.of(new PlantingSection.Setting(
                         NurseryTree.usual(shown, asked.stock()),
@@ -130,6 +143,50 @@ public record ShortRoad(Asked asked, List<Pair> pairs, TreeSize size, PlantingSe
     /** From the old stem, so that crowns do not meet when both are full grown, m. */
     public double fromOld() {
         return (asked.oldCrown() + size.spread()) / 2;
+    }
+
+    /** How {@link #fromOld} comes about. */
+    public Working fromOldWorking() {
+        return Working.of("How {} comes about", Amount.metres(fromOld()))
+                .step("half of the old crown, {}", Amount.metres(asked.oldCrown() / 2))
+                .step("+ half of a new one when it is full grown, {}", Amount.metres(size.spread() / 2))
+                .sensitive("Most sensitive to the full-grown width, which is told to a fifth.")
+                .from(RuleTable.of("layout").source("crowded"));
+    }
+
+    /** How {@link #between} comes about. */
+    public Working betweenWorking() {
+        return asked.stock()
+                .map(stock -> TreeSize.working(shown, stock))
+                .orElseGet(() -> Working.of("How {} comes about", Amount.metres(between()))
+                        .step("the width of the variety on its own roots")
+                        .from(RuleTable.of("layout").source("crowded")));
+    }
+
+    /** How {@link #reach} comes about. */
+    public Working reachWorking() {
+        boolean wind = asked.crop().vector() == Crop.Vector.WIND;
+        return Working.of("How {} comes about", Amount.metres(reach()))
+                .step(wind ? "wind carries its pollen" : "insects carry its pollen from crown to crown")
+                .from(RuleTable.of("pollination").source(wind ? "reach.wind" : "reach.insect"));
+    }
+
+    /** How the lowest set of a pair comes about. */
+    public Working setWorking(Pair pair) {
+        Working.Builder steps = Working.of("How {} comes about", Amount.of(pair.least(), Quantity.SCORE));
+        for (Variety each : List.of(pair.first().variety(), pair.second().variety())) {
+            Variety other = each.equals(pair.first().variety())
+                    ? pair.second().variety()
+                    : pair.first().variety();
+            steps.step(
+                    "{} gets {} from its own pollen, the other new one and the old one",
+                    each.name(),
+                    Amount.of(set(each, other, asked.old()), Quantity.SCORE));
+        }
+        pair.oldSet().ifPresent(set -> steps.step("the old one gets {} from the two", Amount.of(set, Quantity.SCORE)));
+        return steps.step("the least of these; 1 is a full crop")
+                .sensitive("Most sensitive to the bloom, which is told by groups here.")
+                .from(RuleTable.of("pollination").source("partner"));
     }
 
     /** Between the two, m. */

@@ -3,8 +3,10 @@ package idlebough.core.orchard;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
+import idlebough.core.judge.Working;
 import idlebough.core.site.Texture;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -65,5 +67,27 @@ class ShortRoadTest {
         assertThat(road.section().raise()).isGreaterThan(0);
         assertThat(road("apple", "apple-cox", "mm106", Texture.CLAY).section().raise())
                 .isGreaterThanOrEqualTo(road.section().raise());
+    }
+
+    /** A fruit that crops with its own pollen needs no partner (common practice): one variety may stand twice. */
+    @Test
+    void citrusCropsAlone() {
+        ShortRoad road = road("lemon", null, "trifoliate-dwarf", Texture.LOAM);
+        assertThat(road.pairs())
+                .isNotEmpty()
+                .allSatisfy(pair -> assertThat(pair.serves()).isTrue());
+        ShortRoad apples = road("apple", null, "m26", Texture.LOAM);
+        assertThat(apples.pairs().get(0).alike()).isFalse();
+    }
+
+    @Test
+    void everyFigureOpensItsWorking() {
+        ShortRoad road = road("apple", "apple-cox", "mm106", Texture.LOAM);
+        ShortRoad.Pair best = road.pairs().get(0);
+        for (Working working :
+                List.of(road.fromOldWorking(), road.betweenWorking(), road.reachWorking(), road.setWorking(best))) {
+            assertThat(working.steps()).isNotEmpty();
+            assertThat(working.source().line()).isNotBlank();
+        }
     }
 }
