@@ -60,7 +60,7 @@ public class DaybookController {
     @GetMapping
     String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String tree) {
         PlanView plan = pages.open(model, scope, StagePage.DAYBOOK);
-        String today = today(plan).toString();
+        LocalDate today = today(plan);
         return page(
                 model,
                 plan,

@@ -178,7 +178,8 @@ public class DoubtsController {
                 "hollow",
                 hollow.stream().map(stage -> StagePage.of(stage.room())).toList());
         boolean judged = hollow.size() < StagePage.values().length;
-        model.addAttribute("title", !all.isEmpty() ? "Not sound yet" : judged ? "All sound" : "Nothing is judged yet");
+        model.addAttribute(
+                "heading", !all.isEmpty() ? "Not sound yet" : judged ? "All sound" : "Nothing is judged yet");
         model.addAttribute("ahead", ahead(plan.evaluation().almanac().gates(), today));
         model.addAttribute("homeless", counts(plan, 1));
         model.addAttribute("unwanted", counts(plan, -1));

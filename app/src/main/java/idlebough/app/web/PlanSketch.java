@@ -106,8 +106,7 @@ public record PlanSketch(
         Doubts.of(plan.evaluation()).stream()
                 .filter(doubt -> doubt.finding().subject().kind() == Subject.Kind.TREE)
                 .forEach(doubt -> doubt.trees()
-                        .forEach(tree ->
-                                worst.merge(tree, doubt.finding().standing(), (a, b) -> a.compareTo(b) < 0 ? a : b)));
+                        .forEach(tree -> worst.merge(tree, doubt.finding().standing(), Standing::worse)));
         return worst;
     }
 

@@ -96,6 +96,7 @@ class EveryDayWalkTest {
                 if (path.equals("site")) {
                     // It opens at the worst pit, which is the last of the demo.
                     page.locator(".steps a").first().click();
+                    page.waitForURL("**pit=**");
                 }
                 String begin = page.url();
                 page.keyboard().press("j");
@@ -206,6 +207,24 @@ class EveryDayWalkTest {
                     .contains("From the old stem")
                     .contains("Union above the board");
             tab.calm("the short road on a phone");
+        }
+    }
+
+    /** Each gate begins with its stops, and the tree that is stopped lies red on the plan. */
+    @Test
+    void theListOfDoubtsBeginsWithTheStops() {
+        try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
+            Page page = demo(tab);
+            open(page, "Quillane");
+            page.click("a.doubts");
+            assertThat(text(page, "h1")).contains("Not sound yet");
+            page.selectOption("select[name=gate]", "HOLE");
+            page.waitForURL("**gate=HOLE**");
+            assertThat(page.locator(".knot tr").first().locator(".st-stop").count())
+                    .isEqualTo(1);
+            page.locator(".knot a:has-text('P1 stands too wet')").click();
+            page.locator(".sheet h2:has-text('P1 stands too wet')").waitFor();
+            assertThat(page.locator(".plansk .sk-stop .ring.on").count()).isEqualTo(1);
         }
     }
 }

@@ -32,7 +32,7 @@ public final class Doubts {
             }
         }
         doubts.sort(Comparator.comparing(Doubt::gate)
-                .thenComparing(doubt -> doubt.finding().standing()));
+                .thenComparing(doubt -> doubt.finding().standing(), Comparator.reverseOrder()));
         return List.copyOf(doubts);
     }
 
