@@ -214,7 +214,7 @@ function keys(base) {
         key.open = !key.open;
       }
     } else if (event.key === '.') {
-      const act = document.querySelector('.find .act');
+      const act = document.querySelector('.find .act, .sheet .act');
       if (act) {
         act.click();
       }
