@@ -1,5 +1,6 @@
 package idlebough.fuzz;
 
+import java.util.Optional;
 import com.code_intelligence.jazzer.junit.FuzzTest;
 import idlebough.core.winter.Column;
 import idlebough.core.winter.DailyExtremes;
@@ -38,15 +39,15 @@ class ImportersFuzz {
         WeatherFile.Wish wish = new WeatherFile.Wish(
                 pick % 5 == 0 ? Map.of() : columns,
                 Map.of(1, ColumnUnit.values()[pick % ColumnUnit.values().length]),
-                pick % 3 == 0 ? null : WeatherFile.DateOrder.values()[pick % 3],
+                pick % 3 == 0 ? Optional.empty() : Optional.of(WeatherFile.DateOrder.values()[pick % 3]),
                 WeatherFile.TimeScale.values()[pick % 3],
                 pick % 2 == 0);
         check(WeatherFile.read(Arrays.copyOfRange(file, 1, file.length), wish, ZONE, Watch.NONE));
     }
 
     private static void check(WeatherFile.Reading reading) {
-        if (reading.complaint() != null) {
-            if (reading.complaint().isBlank() || !reading.days().isEmpty()) {
+        if (reading.complaint().isPresent()) {
+            if (reading.complaint().get().isBlank() || !reading.days().isEmpty()) {
                 throw new IllegalStateException("a complaint says something and stores nothing");
             }
             return;

@@ -166,7 +166,7 @@ public final class MadeGrove {
                     "R" + (row + 1) + "-" + (place + 1),
                     new Point(RIM + (place + 0.5) * IN_ROW, RIM + (row + 0.5) * BETWEEN_ROWS),
                     new Tree.Kind(kind[0], Optional.of(kind[1])),
-                    new NurseryTree(Form.BARE, 0.45, 0.25, i % 3 == 0 ? null : 0.13, 0.02),
+                    new NurseryTree(Form.BARE, 0.45, 0.25, i % 3 == 0 ? Optional.empty() : Optional.of(0.13), 0.02),
                     Footing.GRADE,
                     Tree.Life.PLANNED,
                     Optional.of(kind[0])));

@@ -1,5 +1,6 @@
 package idlebough.app.demo;
 
+import java.util.Optional;
 import idlebough.app.home.Founder;
 import idlebough.app.store.ChoiceRow;
 import idlebough.app.store.Edit;
@@ -138,7 +139,7 @@ class DemoGrove {
                         tree.nursery().form(),
                         tree.nursery().ballDiameter(),
                         tree.nursery().ballHeight(),
-                        tree.nursery().unionAboveFlare(),
+                        tree.nursery().unionAboveFlare().orElse(null),
                         tree.nursery().stem()),
                 null,
                 new TreeRow.Life(tree.life().state(), null))));

@@ -150,7 +150,11 @@ public final class LayoutFill {
                 choice.id(),
                 new TreeRow.What(choice.varietyKey(), choice.rootstockKey()),
                 new TreeRow.Nursery(
-                        usual.form(), usual.ballDiameter(), usual.ballHeight(), usual.unionAboveFlare(), usual.stem()),
+                        usual.form(),
+                        usual.ballDiameter(),
+                        usual.ballHeight(),
+                        usual.unionAboveFlare().orElse(null),
+                        usual.stem()),
                 null,
                 new TreeRow.Life(Tree.State.PLANNED, null));
     }

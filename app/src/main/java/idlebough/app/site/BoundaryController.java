@@ -91,8 +91,8 @@ public class BoundaryController {
         double tolerance = read.walked() ? asked == null ? USUAL_TOLERANCE : asked : 0;
         WalkedTrack track =
                 WalkedTrack.of(read.ring().stream().map(frame::local).toList(), tolerance);
-        if (track.complaint() != null) {
-            fields.complain("file", track.complaint());
+        if (track.complaint().isPresent()) {
+            fields.complain("file", track.complaint().get());
             return "site/boundary";
         }
         Plot plot = Plot.of(track.corners());
@@ -149,7 +149,7 @@ public class BoundaryController {
             @RequestParam double longitude,
             @RequestParam(defaultValue = "") String tapes) {
         List<Point> points = SiteText.points(corners);
-        if (Plot.complaint(points) != null
+        if (Plot.complaint(points).isPresent()
                 || Math.abs(latitude) > 66
                 || !(Math.abs(longitude) <= 180)
                 || tapes.length() > 5000) {

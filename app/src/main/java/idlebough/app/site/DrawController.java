@@ -1,5 +1,6 @@
 package idlebough.app.site;
 
+import java.util.Optional;
 import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.FeatureRow;
@@ -130,7 +131,9 @@ public class DrawController {
         }
         Fields fields = new Fields(typed, say.display());
         List<Point> places = points.isBlank() ? Places.read(fields, "corners") : points(points);
-        String complaint = fields.wrong() ? fields.complaint("corners") : Drawable.complaint(of, places);
+        String complaint = fields.wrong()
+                ? fields.complaint("corners")
+                : Drawable.complaint(of, places).orElse(null);
         if (complaint != null) {
             return refused(scope, say, model, response, complaint, of, null, places);
         }
@@ -218,9 +221,8 @@ public class DrawController {
     private static FeatureRow read(Fields fields, FeatureRow before) {
         Feature.Kind kind = before.kind();
         List<Point> places = Places.read(fields, "corners");
-        String complaint = fields.complaint("corners") == null ? Drawable.complaint(kind, places) : null;
-        if (complaint != null) {
-            fields.complain("corners", complaint);
+        if (fields.complaint("corners") == null) {
+            Drawable.complaint(kind, places).ifPresent(complaint -> fields.complain("corners", complaint));
         }
         boolean spot = kind == Feature.Kind.SPOT;
         String name = fields.atMost("name", 80);
@@ -258,9 +260,9 @@ public class DrawController {
             return corners(scope, say, model, response, stamp, places);
         }
         FeatureRow before = find(pages.plan(scope), feature);
-        String complaint = Drawable.complaint(before.kind(), places);
-        if (complaint != null) {
-            return refused(scope, say, model, response, complaint, null, before, places);
+        Optional<String> complaint = Drawable.complaint(before.kind(), places);
+        if (complaint.isPresent()) {
+            return refused(scope, say, model, response, complaint.get(), null, before, places);
         }
         edits.apply(
                 scope,
@@ -271,9 +273,9 @@ public class DrawController {
 
     private String corners(
             Scope scope, Reader say, Model model, HttpServletResponse response, FormStamp stamp, List<Point> places) {
-        String complaint = Plot.complaint(places);
-        if (complaint != null) {
-            refused(scope, say, model, response, complaint, null, null, places);
+        Optional<String> complaint = Plot.complaint(places);
+        if (complaint.isPresent()) {
+            refused(scope, say, model, response, complaint.get(), null, null, places);
             return page(model, pages.plan(scope), null, true, null);
         }
         edits.apply(
@@ -331,7 +333,7 @@ public class DrawController {
         PlanView stored = pages.plan(scope);
         FeatureRow row = find(stored, feature);
         List<Point> places = points(points);
-        if (stored.plot() == null || Drawable.complaint(row.kind(), places) != null) {
+        if (stored.plot() == null || Drawable.complaint(row.kind(), places).isPresent()) {
             throw new NotFound();
         }
         Evaluation evaluation = stored.evaluation();

@@ -241,7 +241,7 @@ public class FillingController {
             Entry down = pair.length == 2
                     ? Spoken.read(pair[1], Quantity.SHORT_LENGTH, display.system(), display.locale())
                     : Entry.wrong("");
-            if (minutes.value() == null || down.value() == null) {
+            if (minutes.value().isEmpty() || down.value().isEmpty()) {
                 fields.complain(
                         "readings",
                         "Line " + line + ", “" + text.strip()
@@ -249,7 +249,7 @@ public class FillingController {
                                 + "60; 11.5.");
                 return List.of();
             }
-            readings.add(new DrainageTest.Reading(minutes.value(), down.value()));
+            readings.add(new DrainageTest.Reading(minutes.value().get(), down.value().get()));
         }
         return readings;
     }
@@ -278,14 +278,14 @@ public class FillingController {
                 reader.display().locale());
         String complaint = row.begunAt() == null
                 ? "Start the clock first."
-                : level.value() == null
-                        ? level.isWrong() ? level.complaint() : "How far below the stick does the water stand?"
+                : level.value().isEmpty()
+                        ? level.complaint().orElse("How far below the stick does the water stand?")
                         : when.isAfter(clock.instant().plus(AHEAD)) ? "The phone’s clock is ahead of the time." : null;
         if (complaint != null) {
             return ResponseEntity.status(HttpStatus.UNPROCESSABLE_ENTITY).body(complaint);
         }
         double minutes = Math.round(Duration.between(row.begunAt(), when).toMillis() / 6000.0) / 10.0;
-        DrainageTest.Reading next = new DrainageTest.Reading(Math.max(0, minutes), level.value());
+        DrainageTest.Reading next = new DrainageTest.Reading(Math.max(0, minutes), level.value().orElseThrow());
         edits.apply(scope, Edits.Change.of("Read " + row.title()), now -> appended(now, test, next));
         return ResponseEntity.ok("stored");
     }

@@ -266,7 +266,7 @@ public final class Layers {
                         "pool",
                         Phrase.of("Cold air can stand on {}", Amount.of(pool.area(), Quantity.AREA)),
                         Amount.cm(pool.deepest()),
-                        Phrase.of(pool.dam() == null ? "deep, a hollow" : "deep, dammed"),
+                        Phrase.of(pool.gap().isEmpty() ? "deep, a hollow" : "deep, dammed"),
                         () -> cold.working(pool))));
         return figures;
     }

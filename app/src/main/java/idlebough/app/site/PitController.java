@@ -243,8 +243,8 @@ public class PitController {
             return null;
         }
         JarTest jar = new JarTest(sand, silt, all);
-        if (jar.complaint() != null) {
-            fields.complain("jarAll", jar.complaint());
+        if (jar.complaint().isPresent()) {
+            fields.complain("jarAll", jar.complaint().get());
         }
         return jar;
     }
@@ -253,7 +253,7 @@ public class PitController {
     private static Texture texture(Fields fields, JarTest jar) {
         return switch (fields.value("texture")) {
             case "JAR" -> {
-                if (jar == null || jar.complaint() != null || jar.texture() == null) {
+                if (jar == null || jar.complaint().isPresent() || jar.texture() == null) {
                     fields.complain("texture", "The jar’s three heights are wanted for this.");
                     yield Texture.LOAM;
                 }

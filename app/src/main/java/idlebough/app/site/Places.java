@@ -1,5 +1,7 @@
 package idlebough.app.site;
 
+import java.util.OptionalInt;
+import java.util.Optional;
 import idlebough.app.web.Fields;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Entry;
@@ -40,7 +42,7 @@ final class Places {
             Entry y = pair.length == 2
                     ? Spoken.read(pair[1], Quantity.LENGTH, display.system(), display.locale())
                     : Entry.wrong("");
-            if (x.value() == null || y.value() == null) {
+            if (x.value().isEmpty() || y.value().isEmpty()) {
                 fields.complain(
                         name,
                         "Line " + line + ", “" + text.strip()
@@ -48,7 +50,7 @@ final class Places {
                                 + "between, like 12.5; 30.");
                 return List.of();
             }
-            points.add(new Point(x.value(), y.value()));
+            points.add(new Point(x.value().get(), y.value().get()));
         }
         return points;
     }
@@ -64,16 +66,16 @@ final class Places {
         if (corners.isEmpty()) {
             return corners;
         }
-        String complaint = Plot.complaint(corners);
-        if (complaint != null) {
-            fields.complain("corners", complaint);
+        Optional<String> complaint = Plot.complaint(corners);
+        if (complaint.isPresent()) {
+            fields.complain("corners", complaint.get());
             return corners;
         }
-        Integer odd = Plot.oddCorner(corners);
-        if (odd != null && !fields.ticked("surely")) {
+        OptionalInt odd = Plot.oddCorner(corners);
+        if (odd.isPresent() && !fields.ticked("surely")) {
             fields.complain(
                     "corners",
-                    "Corner " + (odd + 1)
+                    "Corner " + (odd.getAsInt() + 1)
                             + " lies about three times as far out as the others. If it was measured in feet, "
                             + "write ft behind its figures; if it is right, tick that below and save "
                             + "again.");

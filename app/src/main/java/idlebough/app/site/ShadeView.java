@@ -1,5 +1,6 @@
 package idlebough.app.site;
 
+import java.util.OptionalDouble;
 import idlebough.app.store.SiteRow;
 import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.PlanView;
@@ -64,10 +65,10 @@ class ShadeView {
                 shade.casts().stream()
                         .map(c -> new Cast(GroundDrawing.rings(c.rings(), sheet), c.opacity() < 1))
                         .toList());
-        Double perMetre = sun.isUp()
+        OptionalDouble perMetre = sun.isUp()
                 ? SunPath.shadowPerMetre(sun.elevation(), terrain.ground().rise(sun.azimuth() - site.rotation() + 180))
-                : null;
-        Map<String, Double> lengths = perMetre == null
+                : OptionalDouble.empty();
+        Map<String, Double> lengths = perMetre.isEmpty()
                 ? Map.of()
                 : terrain.site().features().stream()
                         .filter(f -> f.kind().casts() && f.isClosed())
@@ -75,7 +76,7 @@ class ShadeView {
                         .limit(6)
                         .collect(Collectors.toMap(
                                 f -> f.name().isBlank() ? f.kind().words() : f.name(),
-                                f -> f.stands() * perMetre,
+                                f -> f.stands() * perMetre.getAsDouble(),
                                 Math::max,
                                 java.util.LinkedHashMap::new));
         model.addAttribute("lengths", lengths);

@@ -85,18 +85,15 @@ public class SurveyController {
         Double north = fields.optional("north", Quantity.LENGTH, -20_000, 20_000);
         TapeSurvey survey = fields.wrong() ? null : TapeSurvey.of(ring, tapes, fields.ticked("clockwise"));
         List<Point> corners = List.of();
-        if (survey != null && survey.complaint() != null) {
-            fields.complain("tapes", survey.complaint());
+        if (survey != null && survey.complaint().isPresent()) {
+            fields.complain("tapes", survey.complaint().get());
         } else if (survey != null) {
             double reads = bearing == null ? 90 : bearing;
             double trueBearing =
                     fields.ticked("compass") && site.declination() != null ? reads + site.declination() : reads;
             corners = survey.placed(
                     new Point(east == null ? 0 : east, north == null ? 0 : north), trueBearing - site.rotation());
-            String complaint = Plot.complaint(corners);
-            if (complaint != null) {
-                fields.complain("tapes", complaint);
-            }
+            Plot.complaint(corners).ifPresent(complaint -> fields.complain("tapes", complaint));
         }
         if (fields.ticked("take") && !fields.wrong()) {
             Map<String, String> kept = new LinkedHashMap<>();
@@ -112,7 +109,7 @@ public class SurveyController {
         }
         SiteController.open(pages, scope, reader, model, false);
         model.addAttribute("fields", fields);
-        if (survey != null && survey.complaint() == null) {
+        if (survey != null && survey.complaint().isEmpty()) {
             draw(model, survey, ring, corners);
         }
         return "site/tapes";
@@ -130,7 +127,7 @@ public class SurveyController {
         model.addAttribute("corners", corners);
         model.addAttribute("taped", sheet);
         model.addAttribute(
-                "area", Plot.complaint(corners) == null ? Plot.of(corners).area() : null);
+                "area", Plot.complaint(corners).isEmpty() ? Plot.of(corners).area() : null);
         model.addAttribute(
                 "lines",
                 survey.lines().stream()
@@ -143,8 +140,9 @@ public class SurveyController {
                                     sheet.y(a.y()),
                                     sheet.x(b.x()),
                                     sheet.y(b.y()),
-                                    survey.doubtful() != null
-                                            && survey.doubtful().tape().equals(line.tape()));
+                                    survey.doubtful()
+                                    .filter(doubt -> doubt.tape().equals(line.tape()))
+                                    .isPresent());
                         })
                         .toList());
     }
@@ -167,7 +165,8 @@ public class SurveyController {
             Entry drop = figures.length == 2
                     ? Spoken.read(figures[1], Quantity.TAPE, display.system(), display.locale())
                     : Entry.of(0);
-            if (length.value() == null || length.value() <= 0 || drop.value() == null) {
+            double reads = length.value().orElse(0.0);
+            if (reads <= 0 || drop.value().isEmpty()) {
                 fields.complain(
                         "tapes",
                         "Line " + number + ", “" + text.strip()
@@ -175,14 +174,13 @@ public class SurveyController {
                                 + "tape climbed, add a semicolon and the difference of height.");
                 return List.of();
             }
-            if (Math.abs(drop.value()) >= length.value()) {
+            double climb = drop.value().get();
+            if (Math.abs(climb) >= reads) {
                 fields.complain("tapes", "Line " + number + ": a tape cannot climb more than its own length.");
                 return List.of();
             }
             tapes.add(new TapeSurvey.Tape(
-                    part[0],
-                    part[1],
-                    SlopeTape.read(length.value(), drop.value()).horizontal()));
+                    part[0], part[1], SlopeTape.read(reads, climb).horizontal()));
         }
         return tapes;
     }

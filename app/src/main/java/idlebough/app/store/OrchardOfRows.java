@@ -125,7 +125,7 @@ public final class OrchardOfRows {
                         nursery.form(),
                         nursery.ballDiameter(),
                         nursery.ballHeight(),
-                        nursery.unionAboveFlare(),
+                        Optional.ofNullable(nursery.unionAboveFlare()),
                         nursery.stem()),
                 row.footing() == null ? Footing.GRADE : row.footing(),
                 new Tree.Life(row.life().state(), Optional.ofNullable(row.life().plantedOn())),

@@ -73,17 +73,18 @@ public final class Fields {
     public Double optional(String name, Quantity quantity, double low, double high) {
         Entry entry = Spoken.read(typed.get(name), quantity, display.system(), display.locale());
         if (entry.isWrong()) {
-            complain(name, entry.complaint());
+            complain(name, entry.complaint().get());
             return null;
         }
-        if (entry.value() != null && (entry.value() < low - 1e-9 || entry.value() > high + 1e-9)) {
+        Double value = entry.value().orElse(null);
+        if (value != null && (value < low - 1e-9 || value > high + 1e-9)) {
             complain(
                     name,
                     "This must lie between " + display.text(low, quantity) + " and " + display.text(high, quantity)
-                            + "; " + display.text(entry.value(), quantity) + " was read.");
+                            + "; " + display.text(value, quantity) + " was read.");
             return null;
         }
-        return entry.value();
+        return value;
     }
 
     /** As {@link #optional}, with a complaint when empty; 0 then. */
@@ -103,14 +104,14 @@ public final class Fields {
     public double latitude(String name, double most) {
         Entry entry = Latitude.read(value(name));
         if (entry.isWrong()) {
-            complain(name, entry.complaint());
-        } else if (entry.value() == null) {
+            complain(name, entry.complaint().get());
+        } else if (entry.value().isEmpty()) {
             complain(name, "Please fill this in, like 42.3 N or 36.8 S.");
-        } else if (Math.abs(entry.value()) > most) {
+        } else if (Math.abs(entry.value().get()) > most) {
             complain(
                     name, "Fruit is planned between " + Math.round(most) + "° S and " + Math.round(most) + "° N here.");
         }
-        return complaint(name) == null ? entry.value() : 0;
+        return complaint(name) == null ? entry.value().orElse(0.0) : 0;
     }
 
     public String words(String name, int most) {

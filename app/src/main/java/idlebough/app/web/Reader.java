@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import java.util.Optional;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
@@ -96,6 +97,11 @@ public record Reader(String accountId, String name, Display display) {
 
     public String shortDate(LocalDate day) {
         return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
+    }
+
+    /** Empty for no day. */
+    public String shortDate(Optional<LocalDate> day) {
+        return day.map(this::shortDate).orElse("");
     }
 
     /** “Wednesday, 25 November” */

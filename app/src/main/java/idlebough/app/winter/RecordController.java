@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import java.util.Optional;
 import idlebough.app.store.Edits;
 import idlebough.app.store.Right;
 import idlebough.app.store.Scope;
@@ -180,9 +181,10 @@ public class RecordController {
             low.add(fields.required("low" + month, Quantity.TEMPERATURE, -50, 40));
             high.add(fields.required("high" + month, Quantity.TEMPERATURE, -40, 55));
         }
-        MonthlyMeans means = new MonthlyMeans(low, high, fields.optional("extreme", Quantity.TEMPERATURE, -60, 30));
-        if (!fields.wrong() && means.complaint() != null) {
-            fields.complain("extreme", means.complaint());
+        MonthlyMeans means = new MonthlyMeans(
+                low, high, Optional.ofNullable(fields.optional("extreme", Quantity.TEMPERATURE, -60, 30)));
+        if (!fields.wrong() && means.complaint().isPresent()) {
+            fields.complain("extreme", means.complaint().get());
         }
         if (!fields.wrong()) {
             boolean[] stored = {false};
@@ -248,8 +250,7 @@ public class RecordController {
                 units,
                 Arrays.stream(WeatherFile.DateOrder.values())
                         .filter(o -> o.name().equals(typed.get("order")))
-                        .findFirst()
-                        .orElse(null),
+                        .findFirst(),
                 Arrays.stream(WeatherFile.TimeScale.values())
                         .filter(s -> s.name().equals(typed.get("scale")))
                         .findFirst()

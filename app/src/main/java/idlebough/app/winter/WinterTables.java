@@ -94,7 +94,7 @@ public class WinterTables {
             for (ChillModel each : ChillModel.values()) {
                 row.add(winter.usable() ? tenth(winter.totals().get(each)) : "");
             }
-            row.add(winter.utahFrom() == null ? "" : winter.utahFrom());
+            row.add(winter.utahFrom().map(Object::toString).orElse(""));
             row.add(tenth(winter.lowest()));
             rows.add(row);
         }
@@ -159,8 +159,8 @@ public class WinterTables {
                 rows);
     }
 
-    private static String monthDay(java.time.LocalDate day) {
-        return day == null ? "" : day.toString().substring(5);
+    private static String monthDay(Optional<java.time.LocalDate> day) {
+        return day.map(d -> d.toString().substring(5)).orElse("");
     }
 
     @GetMapping("/springs.csv")

@@ -53,8 +53,8 @@ final class WinterWords {
         if (winter.neighbourDays() > 0) {
             notes.add(winter.neighbourDays() + " borrowed");
         }
-        if (winter.utahFrom() != null && model == ChillModel.UTAH) {
-            notes.add("from " + SHORT.format(winter.utahFrom()));
+        if (winter.utahFrom().isPresent() && model == ChillModel.UTAH) {
+            notes.add("from " + SHORT.format(winter.utahFrom().get()));
         }
         return String.join(", ", notes);
     }

@@ -8,10 +8,11 @@ import java.util.Optional;
  *
  * @param ballDiameter of the ball, or spread of bare roots, m
  * @param ballHeight from the flare to the base of the ball, or length of bare roots, m
- * @param unionAboveFlare u, measured on the tree, m; null while not measured
+ * @param unionAboveFlare u, m, once it is measured on the tree
  * @param stem thickness, m
  */
-public record NurseryTree(Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {
+public record NurseryTree(
+        Form form, double ballDiameter, double ballHeight, Optional<Double> unionAboveFlare, double stem) {
     /** Assumed until the tree is measured, m: most are budded 10 to 15 cm above the flare (project choice). */
     public static final double USUAL_UNION = 0.12;
 
@@ -31,7 +32,7 @@ public record NurseryTree(Form form, double ballDiameter, double ballHeight, Dou
     private static final double FIELD_TAPER = 0.8;
 
     public double union() {
-        return unionAboveFlare == null ? USUAL_UNION : unionAboveFlare;
+        return unionAboveFlare.orElse(USUAL_UNION);
     }
 
     /** Of the ball, L; 0 for bare roots. */
@@ -57,7 +58,7 @@ public record NurseryTree(Form form, double ballDiameter, double ballHeight, Dou
         boolean pot =
                 variety.crop().evergreen() || stock.map(Rootstock::ownRooted).orElse(false);
         return pot
-                ? new NurseryTree(Form.CONTAINER, POT_WIDE, POT_DEEP, null, USUAL_STEM)
-                : new NurseryTree(Form.BARE, ROOTS_WIDE, ROOTS_LONG, null, USUAL_STEM);
+                ? new NurseryTree(Form.CONTAINER, POT_WIDE, POT_DEEP, Optional.empty(), USUAL_STEM)
+                : new NurseryTree(Form.BARE, ROOTS_WIDE, ROOTS_LONG, Optional.empty(), USUAL_STEM);
     }
 }

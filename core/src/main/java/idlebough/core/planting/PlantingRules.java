@@ -69,7 +69,7 @@ public final class PlantingRules {
         findings.add(rules.flareLow());
         rules.flareHigh().ifPresent(findings::add);
         if (section.hasUnion()) {
-            if (section.setting().tree().unionAboveFlare() == null) {
+            if (section.setting().tree().unionAboveFlare().isEmpty()) {
                 findings.add(rules.unionNotMeasured());
             }
             findings.add(rules.unionLow());

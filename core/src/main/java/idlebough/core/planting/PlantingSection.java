@@ -366,7 +366,7 @@ public record PlantingSection(
                             fine(raise));
         } else {
             steps.step(
-                            setting.tree().unionAboveFlare() == null
+                            setting.tree().unionAboveFlare().isEmpty()
                                     ? "{} from flare to union, assumed until you measure it"
                                     : "{} from flare to union, measured on the tree",
                             fine(setting.tree().union()))

@@ -9,6 +9,7 @@ import idlebough.core.measure.Quantity;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.apache.commons.csv.CSVRecord;
 
@@ -17,9 +18,9 @@ import org.apache.commons.csv.CSVRecord;
  * table at the present pH − table at the wanted one, ÷ purity; straight between the table's rows; from {@code
  * site/amendments.csv}, where the sources are named.
  *
- * @param gramsPerSquareMetre of the product; null outside the table, where only a laboratory's buffer test will tell
+ * @param gramsPerSquareMetre of the product; none outside the table, where only a laboratory's buffer test will tell
  */
-public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, double to) {
+public record Amendment(Kind kind, Optional<Double> gramsPerSquareMetre, double from, double to) {
     private static final double SQUARE_METRE = 10_000;
 
     /** What is spread. */
@@ -58,10 +59,9 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
      */
     public static Amendment of(Kind kind, String group, double now, double wanted, double purity) {
         NavigableMap<Double, Double> table = TABLES.get(kind).get(group);
-        Double here = at(table, now);
-        Double there = at(table, wanted);
-        return new Amendment(
-                kind, here == null || there == null ? null : Math.max(0, here - there) / purity, now, wanted);
+        Optional<Double> dose =
+                at(table, now).flatMap(here -> at(table, wanted).map(there -> Math.max(0, here - there) / purity));
+        return new Amendment(kind, dose, now, wanted);
     }
 
     /** For a texture, which says the row of the table. */
@@ -83,22 +83,22 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
         };
     }
 
-    private static Double at(NavigableMap<Double, Double> table, double ph) {
+    private static Optional<Double> at(NavigableMap<Double, Double> table, double ph) {
         // Beyond the end at which nothing is needed the dose is nothing; beyond the other only a laboratory knows.
         boolean nothingIsLow = table.firstEntry().getValue() == 0;
         if (nothingIsLow ? ph <= table.firstKey() : ph >= table.lastKey()) {
-            return 0.0;
+            return Optional.of(0.0);
         }
         Map.Entry<Double, Double> below = table.floorEntry(ph + 1e-9);
         Map.Entry<Double, Double> above = table.ceilingEntry(ph - 1e-9);
         if (below == null || above == null) {
-            return null;
+            return Optional.empty();
         }
         if (below.getKey().equals(above.getKey())) {
-            return below.getValue();
+            return Optional.of(below.getValue());
         }
         double share = (ph - below.getKey()) / (above.getKey() - below.getKey());
-        return below.getValue() + share * (above.getValue() - below.getValue());
+        return Optional.of(below.getValue() + share * (above.getValue() - below.getValue()));
     }
 
     private static Map<Kind, Map<String, NavigableMap<Double, Double>>> read() {
@@ -112,8 +112,12 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
     }
 
     /** Grams for a round bed of a diameter, m. */
-    public Double gramsFor(double diameter) {
-        return gramsPerSquareMetre == null ? null : gramsPerSquareMetre * Math.PI * diameter * diameter / 4;
+    public Optional<Double> gramsFor(double diameter) {
+        return gramsPerSquareMetre.map(grams -> onBed(grams, diameter));
+    }
+
+    private static double onBed(double grams, double diameter) {
+        return grams * Math.PI * diameter * diameter / 4;
     }
 
     public Working working(Texture texture) {
@@ -122,17 +126,18 @@ public record Amendment(Kind kind, Double gramsPerSquareMetre, double from, doub
                 Amount.of(from, Quantity.DECIMAL),
                 Amount.of(to, Quantity.DECIMAL),
                 texture.label());
-        if (gramsPerSquareMetre == null) {
-            working.step(
-                    "The table ends before pH {}: only a laboratory’s buffer test will tell.", Amount.decimal(from));
-        } else {
-            working.step(
-                            "{} of {} to the hectare, for the top 15 to 18 cm",
-                            Amount.of(gramsPerSquareMetre * SQUARE_METRE / 1000, Quantity.MASS),
-                            kind.words())
-                    .step("{} on a round bed of 2 m", Amount.of(gramsFor(2) / 1000, Quantity.SMALL_MASS))
-                    .step("worked in {} months ahead; a new test before planting", Amount.count(kind.monthsAhead()));
-        }
+        gramsPerSquareMetre.ifPresentOrElse(
+                grams -> working.step(
+                                "{} of {} to the hectare, for the top 15 to 18 cm",
+                                Amount.of(grams * SQUARE_METRE / 1000, Quantity.MASS),
+                                kind.words())
+                        .step("{} on a round bed of 2 m", Amount.of(onBed(grams, 2) / 1000, Quantity.SMALL_MASS))
+                        .step(
+                                "worked in {} months ahead; a new test before planting",
+                                Amount.count(kind.monthsAhead())),
+                () -> working.step(
+                        "The table ends before pH {}: only a laboratory’s buffer test will tell.",
+                        Amount.decimal(from)));
         return working.sensitive("Most sensitive to the texture: clay takes three times what sand takes.")
                 .from(Source.published(
                         kind == Kind.SULPHUR

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -54,10 +55,12 @@ public record ColdAir(
      * @param area m²
      * @param deepest m
      * @param lowest the place of its deepest point
-     * @param dam id of the feature to open, null in a hollow that nothing dams
-     * @param gap where to open it, null in a hollow
+     * @param gap where to let it out; none in a hollow that nothing dams
      */
-    public record Pool(double area, double deepest, Point lowest, String dam, Point gap) {}
+    public record Pool(double area, double deepest, Point lowest, Optional<Gap> gap) {}
+
+    /** @param dam id of the feature to open */
+    public record Gap(String dam, Point place) {}
 
     public static ColdAir of(Plot plot, List<Feature> features, Ground ground) {
         double cell = Math.max(1, Math.sqrt(plot.area()) / 120);
@@ -256,8 +259,7 @@ public record ColdAir(
                     cells * cell * cell,
                     depth[deepest],
                     middle(deepest),
-                    held ? dam[gap] : null,
-                    held ? middle(gap) : null);
+                    held ? Optional.of(new Gap(dam[gap], middle(gap))) : Optional.empty());
         }
     }
 }

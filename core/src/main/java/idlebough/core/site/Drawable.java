@@ -1,6 +1,7 @@
 package idlebough.core.site;
 
 import java.util.List;
+import java.util.Optional;
 
 /** Whether points make a feature of a kind. */
 public final class Drawable {
@@ -10,37 +11,38 @@ public final class Drawable {
 
     private Drawable() {}
 
-    /** Why these points make no such feature, or null when they do. */
-    public static String complaint(Feature.Kind kind, List<Point> points) {
+    /** Why these points make no such feature, if they make none. */
+    public static Optional<String> complaint(Feature.Kind kind, List<Point> points) {
         Feature.Shape shape = kind.shape();
         if (points.size() < shape.least()) {
-            return "A " + kind.words() + " needs "
+            return Optional.of("A " + kind.words() + " needs "
                     + (shape == Feature.Shape.POINT
                             ? "a place"
                             : "at least " + (shape == Feature.Shape.LINE ? "two" : "three") + " points")
-                    + (points.isEmpty() ? "; none is given." : "; there are " + points.size() + ".");
+                    + (points.isEmpty() ? "; none is given." : "; there are " + points.size() + "."));
         }
         if (points.stream()
                 .anyMatch(p -> !Double.isFinite(p.x())
                         || !Double.isFinite(p.y())
                         || Math.abs(p.x()) > FAR
                         || Math.abs(p.y()) > FAR)) {
-            return "A point lies more than 20 km from the origin.";
+            return Optional.of("A point lies more than 20 km from the origin.");
         }
         if (shape == Feature.Shape.POINT && points.size() > 1) {
-            return "A " + kind.words() + " has one place; there are " + points.size() + ".";
+            return Optional.of("A " + kind.words() + " has one place; there are " + points.size() + ".");
         }
         if (shape == Feature.Shape.LINE && Shapes.line(points).getLength() < SHORTEST) {
-            return "This line has no length.";
+            return Optional.of("This line has no length.");
         }
         if (shape == Feature.Shape.AREA) {
             if (Shapes.polygon(points).convexHull().getArea() < SMALLEST) {
-                return "This encloses nothing.";
+                return Optional.of("This encloses nothing.");
             }
             if (!Shapes.polygon(points).isValid()) {
-                return "The outline crosses itself; give its corners in the order in which you would walk them.";
+                return Optional.of(
+                        "The outline crosses itself; give its corners in the order in which you would walk them.");
             }
         }
-        return null;
+        return Optional.empty();
     }
 }

@@ -6,6 +6,7 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
@@ -44,10 +45,10 @@ public record Ground(double east, double north, double level, List<Spot> spots, 
                 -percent / 100 * Math.sin(towards), -percent / 100 * Math.cos(towards), 0, List.of(), List.of());
     }
 
-    /** The plane through at least three spots that do not stand in one line; null when they are fewer or do. */
-    public static Ground through(List<Spot> spots) {
+    /** The plane through at least three spots that do not stand in one line; none when they are fewer or do. */
+    public static Optional<Ground> through(List<Spot> spots) {
         if (spots.size() < 3) {
-            return null;
+            return Optional.empty();
         }
         double[][] rows = new double[spots.size()][];
         double[] heights = new double[spots.size()];
@@ -59,7 +60,7 @@ public record Ground(double east, double north, double level, List<Spot> spots, 
         }
         QRDecomposition solved = new QRDecomposition(new Array2DRowRealMatrix(rows), 1e-9);
         if (!solved.getSolver().isNonSingular() || inOneLine(spots)) {
-            return null;
+            return Optional.empty();
         }
         RealVector plane = solved.getSolver().solve(new ArrayRealVector(heights));
         List<Double> misfits = spots.stream()
@@ -68,8 +69,8 @@ public record Ground(double east, double north, double level, List<Spot> spots, 
                         - plane.getEntry(1) * spot.place().x()
                         - plane.getEntry(2) * spot.place().y())
                 .toList();
-        return new Ground(
-                plane.getEntry(1), plane.getEntry(2), plane.getEntry(0), List.copyOf(spots), List.copyOf(misfits));
+        return Optional.of(new Ground(
+                plane.getEntry(1), plane.getEntry(2), plane.getEntry(0), List.copyOf(spots), List.copyOf(misfits)));
     }
 
     private static boolean inOneLine(List<Spot> spots) {

@@ -66,15 +66,13 @@ public final class GroundRules {
 
     /** Is there ground so far from every pit that none speaks for it? Empty without pits. */
     public static Optional<Finding> pits(PitZones zones) {
-        if (zones.furthest() == null) {
-            return Optional.empty();
-        }
-        return Optional.of(NO_PIT_RULE
-                .about(Subject.ORCHARD)
-                .remedies(List.of(new SiteRemedy.DigPit(WORDS.say("remedy.dig", Map.of()), zones.furthest())))
-                .judge(
-                        Measured.of(zones.distance(), TABLE.value("place-reading"), LENGTH),
-                        TABLE.atMost("pit-reach", LENGTH)));
+        return zones.furthest()
+                .map(place -> NO_PIT_RULE
+                        .about(Subject.ORCHARD)
+                        .remedies(List.of(new SiteRemedy.DigPit(WORDS.say("remedy.dig", Map.of()), place)))
+                        .judge(
+                                Measured.of(zones.distance(), TABLE.value("place-reading"), LENGTH),
+                                TABLE.atMost("pit-reach", LENGTH)));
     }
 
     /** Leads to the plan with a layer over it. */

@@ -6,6 +6,7 @@ import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import java.util.LinkedHashSet;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -21,11 +22,12 @@ public record JarTest(double sand, double withSilt, double all) {
     /** Points by which each share may be off. */
     public static final int DOUBT = 10;
 
-    /** Why these heights cannot be, or null. */
-    public String complaint() {
-        return !(sand >= 0 && withSilt >= sand && all >= withSilt && all > 0)
-                ? "The heights must grow: sand after a minute, with silt after two hours, all after a day or two."
-                : null;
+    /** Why these heights cannot be, if they cannot. */
+    public Optional<String> complaint() {
+        return sand >= 0 && withSilt >= sand && all >= withSilt && all > 0
+                ? Optional.empty()
+                : Optional.of(
+                        "The heights must grow: sand after a minute, with silt after two hours, all after a day or two.");
     }
 
     /** Percent. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.locationtech.jts.algorithm.construct.LargestEmptyCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -14,10 +15,10 @@ import org.locationtech.jts.triangulate.VoronoiDiagramBuilder;
  * For which ground each pit speaks: the zones drawn by hand, and elsewhere the nearest pit (Voronoi cells).
  *
  * @param zones each pit's ground, in the order of the pits; a pit in a corner of others' zones may have none
- * @param furthest the place on the plot that is furthest from every pit; null without pits
+ * @param furthest the place on the plot that is furthest from every pit, where there are pits
  * @param distance from there to the nearest pit, m
  */
-public record PitZones(List<Zone> zones, Point furthest, double distance) {
+public record PitZones(List<Zone> zones, Optional<Point> furthest, double distance) {
     /**
      * @param rings outlines, plan metres
      * @param area m²
@@ -27,7 +28,7 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
 
     public static PitZones of(Plot plot, List<SoilPit> pits, List<Feature> features) {
         if (pits.isEmpty()) {
-            return new PitZones(List.of(), null, 0);
+            return new PitZones(List.of(), Optional.empty(), 0);
         }
         Geometry ground = Shapes.polygon(plot.corners());
         List<Feature> drawn = features.stream()
@@ -71,7 +72,7 @@ public record PitZones(List<Zone> zones, Point furthest, double distance) {
         Point furthest = candidates.stream()
                 .max(Comparator.comparingDouble(c -> toNearest(pits, c)))
                 .orElseThrow();
-        return new PitZones(List.copyOf(zones), furthest, toNearest(pits, furthest));
+        return new PitZones(List.copyOf(zones), Optional.of(furthest), toNearest(pits, furthest));
     }
 
     private static double toNearest(List<SoilPit> pits, Point at) {

@@ -1,6 +1,8 @@
 package idlebough.core.site;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.algorithm.RayCrossingCounter;
@@ -31,10 +33,9 @@ public final class Plot {
 
     /** @throws IllegalArgumentException with a sentence for the grower, as {@link #complaint} gives it */
     public static Plot of(List<Point> corners) {
-        String complaint = complaint(corners);
-        if (complaint != null) {
+        complaint(corners).ifPresent(complaint -> {
             throw new IllegalArgumentException(complaint);
-        }
+        });
         return new Plot(corners);
     }
 
@@ -42,39 +43,41 @@ public final class Plot {
         return of(List.of(new Point(0, 0), new Point(east, 0), new Point(east, north), new Point(0, north)));
     }
 
-    /** Why these corners make no plot, or null when they do. */
-    public static String complaint(List<Point> corners) {
+    /** Why these corners make no plot, if they make none. */
+    public static Optional<String> complaint(List<Point> corners) {
         if (corners.size() < 3) {
-            return "A plot needs at least three corners; there are " + corners.size() + ".";
+            return Optional.of("A plot needs at least three corners; there are " + corners.size() + ".");
         }
         if (corners.stream()
                 .anyMatch(c -> !Double.isFinite(c.x())
                         || !Double.isFinite(c.y())
                         || Math.abs(c.x()) > 20_000
                         || Math.abs(c.y()) > 20_000)) {
-            return "A corner lies more than 20 km from the origin; the corners are metres east and north of it.";
+            return Optional.of(
+                    "A corner lies more than 20 km from the origin; the corners are metres east and north of it.");
         }
         Plot plot = new Plot(corners);
         if (plot.polygon.convexHull().getArea() < 1) {
-            return "These corners enclose less than one square metre.";
+            return Optional.of("These corners enclose less than one square metre.");
         }
         if (!new IsValidOp(plot.polygon).isValid()) {
-            return "The boundary crosses itself; give the corners in the order in which you would walk them.";
+            return Optional.of(
+                    "The boundary crosses itself; give the corners in the order in which you would walk them.");
         }
         if (plot.area() < 1) {
-            return "These corners enclose less than one square metre.";
+            return Optional.of("These corners enclose less than one square metre.");
         }
-        return null;
+        return Optional.empty();
     }
 
     /**
      * The corner that was perhaps read in feet and written as metres: about 3.28 times as far from the others' middle
      * as
-     * they are in the mean. Its index, or null when none stands out so.
+     * they are in the mean. Its index.
      */
-    public static Integer oddCorner(List<Point> corners) {
+    public static OptionalInt oddCorner(List<Point> corners) {
         if (corners.size() < 4) {
-            return null;
+            return OptionalInt.empty();
         }
         for (int i = 0; i < corners.size(); i++) {
             int index = i;
@@ -88,10 +91,10 @@ public final class Plot {
             double reach =
                     others.stream().mapToDouble(o -> o.distance(middle)).max().orElse(0);
             if (corners.get(i).distance(middle) > ODD * reach) {
-                return i;
+                return OptionalInt.of(i);
             }
         }
-        return null;
+        return OptionalInt.empty();
     }
 
     public List<Point> corners() {

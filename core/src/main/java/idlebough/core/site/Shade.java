@@ -3,6 +3,7 @@ package idlebough.core.site;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Envelope;
 
 /**
@@ -28,8 +29,6 @@ public record Shade(List<Cast> casts) {
 
     /**
      * What stands behind the shadow, ready to be cast again and again.
-     *
-     * @param ring plan metres; null for a tree
      */
     record Block(String id, double[] xs, double[] ys, double height, double crown, boolean sheds) {
         /** Whether its shadow can fall into a box at all; a quick answer that is never wrongly no. */
@@ -133,10 +132,11 @@ public record Shade(List<Cast> casts) {
     static Shade cast(
             List<Block> blocks, SunPath.Sun sun, Ground ground, double rotation, boolean leafless, Envelope box) {
         double bearing = sun.azimuth() - rotation + 180;
-        Double perMetre = SunPath.shadowPerMetre(sun.elevation(), ground.rise(bearing));
-        if (perMetre == null) {
+        OptionalDouble length = SunPath.shadowPerMetre(sun.elevation(), ground.rise(bearing));
+        if (length.isEmpty()) {
             return new Shade(List.of());
         }
+        double perMetre = length.getAsDouble();
         double ux = Math.sin(Math.toRadians(bearing));
         double uy = Math.cos(Math.toRadians(bearing));
         List<Cast> casts = new ArrayList<>(blocks.size());

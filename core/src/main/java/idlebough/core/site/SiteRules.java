@@ -235,18 +235,18 @@ public final class SiteRules {
             return WORDS.say("ph.amend.fizzes", Map.of());
         }
         Amendment amendment = Amendment.of(pit.texture(), ph, wanted);
-        if (amendment.gramsPerSquareMetre() == null) {
-            return WORDS.say("ph.amend.beyond", Map.of());
-        }
-        return WORDS.say(
-                amendment.kind() == Amendment.Kind.SULPHUR ? "ph.amend.sulphur" : "ph.amend.lime",
-                Map.of(
-                        "dose",
-                        Amount.of(amendment.gramsPerSquareMetre(), DOSE),
-                        "kind",
-                        amendment.kind().words(),
-                        "months",
-                        Amount.count(amendment.kind().monthsAhead())));
+        return amendment
+                .gramsPerSquareMetre()
+                .map(grams -> WORDS.say(
+                        amendment.kind() == Amendment.Kind.SULPHUR ? "ph.amend.sulphur" : "ph.amend.lime",
+                        Map.of(
+                                "dose",
+                                Amount.of(grams, DOSE),
+                                "kind",
+                                amendment.kind().words(),
+                                "months",
+                                Amount.count(amendment.kind().monthsAhead()))))
+                .orElseGet(() -> WORDS.say("ph.amend.beyond", Map.of()));
     }
 
     /** Sets the trees of a crop for which a pit speaks on a footing. */

@@ -122,8 +122,8 @@ public final class SiteStage implements Stage {
                 boolean hopeless = above
                         && (pit.analysis().fizzes()
                                 || Amendment.of(pit.texture(), ph, crop.phHigh())
-                                                .gramsPerSquareMetre()
-                                        == null);
+                                        .gramsPerSquareMetre()
+                                        .isEmpty());
                 sulphur |= above && !hopeless;
                 limy |= hopeless;
                 lime |= ph < crop.phLow();

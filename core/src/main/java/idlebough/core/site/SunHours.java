@@ -97,7 +97,8 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
 
     /** Whether the sun stands before the slope and not behind it. */
     static boolean reaches(SunPath.Sun sun, Ground ground, double rotation) {
-        return SunPath.shadowPerMetre(sun.elevation(), ground.rise(sun.azimuth() - rotation + 180)) != null;
+        return SunPath.shadowPerMetre(sun.elevation(), ground.rise(sun.azimuth() - rotation + 180))
+                .isPresent();
     }
 
     /** Mean over the months in leaf, hours a day. */

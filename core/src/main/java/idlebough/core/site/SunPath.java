@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.shredzone.commons.suncalc.SunPosition;
 import org.shredzone.commons.suncalc.SunTimes;
 
@@ -61,11 +62,11 @@ public final class SunPath {
      *
      * @param elevation of the sun as seen, degrees
      * @param rise of the ground along the shadow, as a tangent; negative where it falls
-     * @return null when the sun is down, or the ground falls away faster than the light
+     * @return none when the sun is down, or the ground falls away faster than the light
      */
-    public static Double shadowPerMetre(double elevation, double rise) {
+    public static OptionalDouble shadowPerMetre(double elevation, double rise) {
         double below = Math.tan(Math.toRadians(elevation)) + rise;
-        return elevation <= 0 || below <= 0 ? null : 1 / below;
+        return elevation <= 0 || below <= 0 ? OptionalDouble.empty() : OptionalDouble.of(1 / below);
     }
 
     /** The sun's height at noon, degrees, without refraction: 90 − |latitude − declination|. */

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -33,18 +34,18 @@ import org.hipparchus.util.Pair;
  * @param lines each tape as read and as the corners now stand
  * @param spare tapes more than were needed; with none nothing checks anything
  * @param misclosure root of the mean square by which the tapes disagree, over the spare ones, m; 0 without spare tapes
- * @param doubtful the tape to read again, or null
+ * @param doubtful the tape to read again, where one is
  * @param suspects the tapes any one of which may be the wrong one, when it cannot be told which
- * @param complaint a sentence when there is no answer; null when there is
+ * @param complaint a sentence when there is no answer
  */
 public record TapeSurvey(
         List<Point> corners,
         List<MeasuredTape> lines,
         int spare,
         double misclosure,
-        Doubt doubtful,
+        Optional<Doubt> doubtful,
         List<Tape> suspects,
-        String complaint) {
+        Optional<String> complaint) {
     /** The most corners that are tried. */
     public static final int MOST = 14;
 
@@ -103,9 +104,9 @@ public record TapeSurvey(
      * @param clockwise which way round the ring goes, seen from above
      */
     public static TapeSurvey of(List<String> ring, List<Tape> tapes, boolean clockwise) {
-        String complaint = complaint(ring, tapes);
-        if (complaint != null) {
-            return none(complaint);
+        Optional<String> complaint = complaint(ring, tapes);
+        if (complaint.isPresent()) {
+            return none(complaint.get());
         }
         Solver solver = new Solver(ring, tapes, clockwise);
         Point[] corners = solver.solve(-1);
@@ -138,13 +139,13 @@ public record TapeSurvey(
                 lines,
                 spare,
                 misclosure,
-                doubts.size() == 1 ? doubts.get(0) : null,
+                doubts.size() == 1 ? Optional.of(doubts.get(0)) : Optional.empty(),
                 doubts.size() > 1 ? doubts.stream().map(Doubt::tape).toList() : List.of(),
-                null);
+                Optional.empty());
     }
 
     private static TapeSurvey none(String complaint) {
-        return new TapeSurvey(List.of(), List.of(), 0, 0, null, List.of(), complaint);
+        return new TapeSurvey(List.of(), List.of(), 0, 0, Optional.empty(), List.of(), Optional.of(complaint));
     }
 
     /** Every tape without which the others agree; one alone is the wrong one, of several it cannot be told. */
@@ -169,64 +170,64 @@ public record TapeSurvey(
                 .toList();
     }
 
-    private static String complaint(List<String> ring, List<Tape> tapes) {
+    private static Optional<String> complaint(List<String> ring, List<Tape> tapes) {
         int n = ring.size();
         if (n < 3) {
-            return "A ring needs three corners at least; " + n + " are named.";
+            return Optional.of("A ring needs three corners at least; " + n + " are named.");
         }
         if (n > MOST) {
-            return "At most " + MOST + " corners can be taped together; there are " + n
-                    + ". Measure in two parts, or walk it with a phone.";
+            return Optional.of("At most " + MOST + " corners can be taped together; there are " + n
+                    + ". Measure in two parts, or walk it with a phone.");
         }
         for (Tape tape : tapes) {
             if (!ring.contains(tape.from()) || !ring.contains(tape.to())) {
-                return "Tape " + tape.name() + " leads to a corner that is not in the ring " + String.join(" ", ring)
-                        + ".";
+                return Optional.of("Tape " + tape.name() + " leads to a corner that is not in the ring "
+                        + String.join(" ", ring) + ".");
             }
             if (tape.from().equals(tape.to()) || !(tape.length() > 0)) {
-                return "Tape " + tape.name() + " has no length.";
+                return Optional.of("Tape " + tape.name() + " has no length.");
             }
         }
         for (int a = 0; a < n; a++) {
             for (int b = a + 1; b < n; b++) {
                 for (int c = b + 1; c < n; c++) {
-                    String meet = cannotMeet(tapes, ring.get(a), ring.get(b), ring.get(c));
-                    if (meet != null) {
-                        return meet;
+                    Optional<String> apart = cannotMeet(tapes, ring.get(a), ring.get(b), ring.get(c));
+                    if (apart.isPresent()) {
+                        return apart;
                     }
                 }
             }
         }
         int needed = 2 * n - 3;
         return tapes.size() < needed
-                ? n + " corners need " + needed + " tapes at least, all sides and " + (n - 3)
+                ? Optional.of(n + " corners need " + needed + " tapes at least, all sides and " + (n - 3)
                         + (n - 3 == 1 ? " diagonal" : " diagonals") + "; there are " + tapes.size()
-                        + ". One more would check them."
-                : null;
+                        + ". One more would check them.")
+                : Optional.empty();
     }
 
-    private static String cannotMeet(List<Tape> tapes, String a, String b, String c) {
-        Tape[] sides = {between(tapes, a, b), between(tapes, b, c), between(tapes, a, c)};
-        for (int i = 0; i < 3; i++) {
-            Tape longest = sides[i];
-            Tape one = sides[(i + 1) % 3];
-            Tape other = sides[(i + 2) % 3];
-            if (longest != null
-                    && one != null
-                    && other != null
-                    && longest.length() > one.length() + other.length() + 3 * EXPECTED) {
-                return "Tapes " + one.name() + " and " + other.name() + " cannot meet: " + longest.name()
-                        + " is longer than both together.";
-            }
+    private static Optional<String> cannotMeet(List<Tape> tapes, String a, String b, String c) {
+        List<Optional<Tape>> found = List.of(between(tapes, a, b), between(tapes, b, c), between(tapes, a, c));
+        if (found.stream().anyMatch(Optional::isEmpty)) {
+            return Optional.empty();
         }
-        return null;
+        List<Tape> sides = found.stream()
+                .flatMap(Optional::stream)
+                .sorted(Comparator.comparingDouble(Tape::length).reversed())
+                .toList();
+        Tape longest = sides.get(0);
+        Tape one = sides.get(1);
+        Tape other = sides.get(2);
+        return longest.length() > one.length() + other.length() + 3 * EXPECTED
+                ? Optional.of("Tapes " + one.name() + " and " + other.name() + " cannot meet: " + longest.name()
+                        + " is longer than both together.")
+                : Optional.empty();
     }
 
-    private static Tape between(List<Tape> tapes, String a, String b) {
+    private static Optional<Tape> between(List<Tape> tapes, String a, String b) {
         return tapes.stream()
                 .filter(t -> t.from().equals(a) && t.to().equals(b) || t.from().equals(b) && t.to().equals(a))
-                .findFirst()
-                .orElse(null);
+                .findFirst();
     }
 
     /** The ring laid on the plan: the first corner at a place, the first side along a plan bearing. */
@@ -384,7 +385,7 @@ public record TapeSurvey(
 
         private void weigh(Point[] placed, int leftOut, Best best) {
             List<Point> ring = List.of(placed);
-            double misfit = misfit(placed, leftOut) + (Plot.complaint(ring) == null ? 0 : 1000);
+            double misfit = misfit(placed, leftOut) + (Plot.complaint(ring).isEmpty() ? 0 : 1000);
             double area = Math.abs(signedArea(placed));
             if (misfit < best.misfit - 0.005 || misfit < best.misfit + 0.005 && area > best.area) {
                 best.corners = placed.clone();

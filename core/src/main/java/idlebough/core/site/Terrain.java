@@ -59,16 +59,13 @@ public final class Terrain {
     }
 
     private Ground findGround() {
-        Ground measured = Ground.through(site.features().stream()
+        Optional<Ground> measured = Ground.through(site.features().stream()
                 .filter(f -> f.kind() == Feature.Kind.SPOT && f.size().height().isPresent())
                 .map(f -> new Ground.Spot(f.points().get(0), f.size().height().orElseThrow()))
                 .toList());
-        if (measured != null) {
-            return measured;
-        }
-        return site.fall()
-                .map(told -> Ground.falling(
-                        told.slope(), told.aspect(), site.location().rotation()))
+        return measured.or(() -> site.fall()
+                        .map(told -> Ground.falling(
+                                told.slope(), told.aspect(), site.location().rotation())))
                 .orElse(Ground.LEVEL);
     }
 

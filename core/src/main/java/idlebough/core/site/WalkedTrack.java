@@ -2,6 +2,7 @@ package idlebough.core.site;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
@@ -12,9 +13,9 @@ import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
  * @param corners what is left, the end not repeated
  * @param read points in the track
  * @param closingError from the last point to the first, m
- * @param complaint a sentence when it makes no plot; null when it does
+ * @param complaint a sentence when it makes no plot
  */
-public record WalkedTrack(List<Point> corners, int read, double closingError, String complaint) {
+public record WalkedTrack(List<Point> corners, int read, double closingError, Optional<String> complaint) {
     private static final double STANDING_STILL = 0.5;
 
     /**
@@ -29,8 +30,8 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, St
                     List.of(),
                     track.size(),
                     0,
-                    "The track has " + track.size() + (track.size() == 1 ? " point" : " points")
-                            + "; a boundary needs three at least.");
+                    Optional.of("The track has " + track.size() + (track.size() == 1 ? " point" : " points")
+                            + "; a boundary needs three at least."));
         }
         double closing = track.get(0).distance(track.get(track.size() - 1));
         List<Point> moving = new ArrayList<>();
@@ -43,20 +44,24 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, St
             moving.remove(moving.size() - 1);
         }
         if (moving.size() < 3) {
-            return new WalkedTrack(List.of(), track.size(), closing, "The track hardly moves; it encloses nothing.");
+            return new WalkedTrack(
+                    List.of(), track.size(), closing, Optional.of("The track hardly moves; it encloses nothing."));
         }
         Geometry line = DouglasPeuckerSimplifier.simplify(Shapes.line(moving), tolerance);
         List<Point> corners = untangled(Shapes.ring(line));
         if (corners.size() < 3) {
             return new WalkedTrack(
-                    List.of(), track.size(), closing, "This boundary encloses less than one square metre.");
+                    List.of(),
+                    track.size(),
+                    closing,
+                    Optional.of("This boundary encloses less than one square metre."));
         }
         return new WalkedTrack(corners, track.size(), closing, Plot.complaint(corners));
     }
 
     /** A shaky hand makes small loops: they are cut off when what is left is all but the whole. */
     private static List<Point> untangled(List<Point> corners) {
-        if (corners.size() < 4 || Plot.complaint(corners) == null) {
+        if (corners.size() < 4 || Plot.complaint(corners).isEmpty()) {
             return corners;
         }
         Geometry fixed = GeometryFixer.fix(Shapes.polygon(corners));

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The last frost of spring and the first of autumn, and how often: of freeze years from 1 August to 31 July (south 1
@@ -90,16 +91,20 @@ public record FrostDates(
         return values.stream().mapToDouble(v -> v).toArray();
     }
 
-    /** The day of spring after which a frost still comes in this share of years; null when frost is rarer than that. */
-    public LocalDate spring(double risk) {
+    /** The day of spring after which a frost still comes in this share of years; none when frost is rarer than that. */
+    public Optional<LocalDate> spring(double risk) {
         double share = years == 0 ? 0 : (double) springs.length / years;
-        return share < risk || springs.length == 0 ? null : day(Quantile.of(springs, 1 - risk / share));
+        return share < risk || springs.length == 0
+                ? Optional.empty()
+                : Optional.of(day(Quantile.of(springs, 1 - risk / share)));
     }
 
-    /** The day of autumn before which a frost has come in this share of years; null when frost is rarer than that. */
-    public LocalDate autumn(double risk) {
+    /** The day of autumn before which a frost has come in this share of years; none when frost is rarer than that. */
+    public Optional<LocalDate> autumn(double risk) {
         double share = years == 0 ? 0 : (double) autumns.length / years;
-        return share < risk || autumns.length == 0 ? null : day(Quantile.of(autumns, risk / share));
+        return share < risk || autumns.length == 0
+                ? Optional.empty()
+                : Optional.of(day(Quantile.of(autumns, risk / share)));
     }
 
     /** Frost-free days that are reached in this share of years; NaN without a year. */

@@ -3,6 +3,7 @@ package idlebough.core.winter;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -19,9 +20,9 @@ import java.util.Random;
  * winters are.
  *
  * @param minima and maxima: January first, °C
- * @param extremeLow the coldest night of ten years or so; null when not known
+ * @param extremeLow the coldest night of ten years or so, °C, when it is known
  */
-public record MonthlyMeans(List<Double> minima, List<Double> maxima, Double extremeLow) {
+public record MonthlyMeans(List<Double> minima, List<Double> maxima, Optional<Double> extremeLow) {
     /** Years that are made. */
     public static final int YEARS = 31;
 
@@ -35,25 +36,27 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Double extr
     private static final double LEAST_RANGE = 0.5;
     private static final long SEED = 30_1977L;
 
-    /** Why these means cannot be, or null. */
-    public String complaint() {
+    /** Why these means cannot be, if they cannot. */
+    public Optional<String> complaint() {
         for (int month = 0; month < 12; month++) {
             if (minima.get(month) >= maxima.get(month)) {
-                return java.time.Month.of(month + 1)
+                return Optional.of(java.time.Month.of(month + 1)
                                 .getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.ENGLISH)
-                        + ": the mean minimum is not below the mean maximum.";
+                        + ": the mean minimum is not below the mean maximum.");
             }
         }
         double coldest = minima.stream().mapToDouble(m -> m).min().orElse(0);
-        return extremeLow != null && extremeLow > coldest
-                ? "The extreme low is above the coldest month’s mean minimum; leave it empty when it is not known."
-                : null;
+        return extremeLow
+                .filter(low -> low > coldest)
+                .map(
+                        low ->
+                                "The extreme low is above the coldest month’s mean minimum; leave it empty when it is not known.");
     }
 
     /** Standard deviation of the daily anomaly, K. */
     double spread() {
         double coldest = minima.stream().mapToDouble(m -> m).min().orElse(0);
-        return extremeLow == null ? USUAL_SPREAD : Math.max(1, (coldest - extremeLow) / EXTREME);
+        return extremeLow.map(low -> Math.max(1, (coldest - low) / EXTREME)).orElse(USUAL_SPREAD);
     }
 
     /** @param last the last made day; the first lies {@value #YEARS} years before it */
@@ -74,13 +77,12 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Double extr
             double high = at(maxima, day) + winter + weather + OWN_SPREAD * random.nextGaussian();
             days.add(DailyExtremes.measured(day, tenth(Math.min(low, high - LEAST_RANGE)), tenth(high)));
         }
-        return extremeLow == null ? days : asTold(days);
+        return extremeLow.map(low -> asTold(days, tenth(low))).orElse(days);
     }
 
     /** No night below the extreme that is known, and the coldest one just as cold. */
-    private List<DailyExtremes> asTold(List<DailyExtremes> made) {
+    private List<DailyExtremes> asTold(List<DailyExtremes> made, double told) {
         double coldest = made.stream().mapToDouble(DailyExtremes::minimum).min().orElseThrow();
-        double told = tenth(extremeLow);
         return made.stream()
                 .map(day -> day.minimum() < told || day.minimum() == coldest
                         ? DailyExtremes.measured(day.date(), told, Math.max(told + LEAST_RANGE, day.maximum()))

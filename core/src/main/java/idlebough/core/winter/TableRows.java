@@ -122,10 +122,8 @@ abstract class TableRows implements WeatherFile.Rows {
     private void settleOrder() {
         order = !local
                 ? DateOrder.YEAR_FIRST
-                : wish.order() != null
-                        ? wish.order()
-                        : monthFits && !dayFits ? DateOrder.MONTH_FIRST : DateOrder.DAY_FIRST;
-        ambiguous = local && dayFits && monthFits && wish.order() == null;
+                : wish.order().orElse(monthFits && !dayFits ? DateOrder.MONTH_FIRST : DateOrder.DAY_FIRST);
+        ambiguous = local && dayFits && monthFits && wish.order().isEmpty();
         if (ambiguous) {
             warnings.add(new Warning(0, "the dates fit day-first and month-first; they were read day-first", false));
         }

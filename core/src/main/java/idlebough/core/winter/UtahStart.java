@@ -6,6 +6,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Utah units from their own start: counted from the moment after the largest negative accumulation in autumn
@@ -24,16 +25,16 @@ public record UtahStart(LocalDateTime from, List<Double> daily) {
 
     /**
      * @param until the last day, at most the season's last
-     * @return null when the autumn before the season is not known without long gaps
+     * @return empty when the autumn before the season is not known without long gaps
      */
-    static UtahStart of(StationRecord record, double latitude, Season season, int winter, LocalDate until) {
+    static Optional<UtahStart> of(StationRecord record, double latitude, Season season, int winter, LocalDate until) {
         LocalDate begin =
                 season.southern() ? LocalDate.of(winter, Month.MARCH, 1) : LocalDate.of(winter - 1, Month.SEPTEMBER, 1);
         LocalDate latest =
                 season.southern() ? LocalDate.of(winter, Month.JUNE, 30) : LocalDate.of(winter - 1, Month.DECEMBER, 31);
         SeasonHours hours = SeasonHours.of(record, latitude, begin, until);
         if (hours == null) {
-            return null;
+            return Optional.empty();
         }
         int last = 24 * (int) Math.min(hours.days().size(), latest.toEpochDay() - begin.toEpochDay() + 1);
         double least = 0;
@@ -55,7 +56,7 @@ public record UtahStart(LocalDateTime from, List<Double> daily) {
                 daily.add(total);
             }
         }
-        return new UtahStart(hours.at(start), Collections.unmodifiableList(daily));
+        return Optional.of(new UtahStart(hours.at(start), Collections.unmodifiableList(daily)));
     }
 
     public double total() {

@@ -57,7 +57,7 @@ public final class WeatherFile {
     }
 
     /**
-     * What the grower corrects; an empty map or a null means detect.
+     * What the grower corrects; what is empty is detected.
      *
      * @param columns by place, from 0; when it is not empty, a column that is not in it is not used
      * @param units by place
@@ -66,10 +66,10 @@ public final class WeatherFile {
     public record Wish(
             Map<Integer, Column> columns,
             Map<Integer, ColumnUnit> units,
-            DateOrder order,
+            Optional<DateOrder> order,
             TimeScale scale,
             boolean nextMorning) {
-        public static final Wish NONE = new Wish(Map.of(), Map.of(), null, TimeScale.STANDARD, false);
+        public static final Wish NONE = new Wish(Map.of(), Map.of(), Optional.empty(), TimeScale.STANDARD, false);
     }
 
     /** @param line 1-based line in the file; 0 for the file as a whole */

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * One winter computed.
@@ -18,7 +19,7 @@ import java.util.Map;
  * @param neighbourDays days of the window that another station gave
  * @param totals per model; empty when the winter is left out
  * @param daily running total at the end of each day of the window, per model
- * @param utahFrom first hour that counts in Utah units, where they begin at their own start; else null
+ * @param utahFrom first hour that counts in Utah units, where they begin at their own start
  * @param lowest temperature of the window, °C; NaN when left out
  */
 public record Winter(
@@ -28,7 +29,7 @@ public record Winter(
         int neighbourDays,
         Map<ChillModel, Double> totals,
         Map<ChillModel, List<Double>> daily,
-        LocalDateTime utahFrom,
+        Optional<LocalDateTime> utahFrom,
         double lowest) {
     public boolean usable() {
         return status.usable();
@@ -58,8 +59,10 @@ public record Winter(
                     Amount.count(missingDays),
                     Amount.count(neighbourDays));
         }
-        if (model == ChillModel.UTAH && utahFrom != null) {
-            steps.step("counted from {} on, when the running sum of autumn was lowest", utahFrom.toLocalDate());
+        if (model == ChillModel.UTAH && utahFrom.isPresent()) {
+            steps.step(
+                    "counted from {} on, when the running sum of autumn was lowest",
+                    utahFrom.get().toLocalDate());
         }
         for (int day = 0; day < running.size(); day++) {
             LocalDate date = first.plusDays(day);

@@ -104,14 +104,21 @@ public final class WinterLedger {
         StationRecord.Window window = record.window(from, to);
         if (!window.status().usable()) {
             return new Winter(
-                    year, window.status(), window.missing(), window.neighbours(), Map.of(), Map.of(), null, Double.NaN);
+                    year,
+                    window.status(),
+                    window.missing(),
+                    window.neighbours(),
+                    Map.of(),
+                    Map.of(),
+                    Optional.empty(),
+                    Double.NaN);
         }
         Map<ChillModel, List<Double>> daily = ChillPass.daily(
                 SeasonHours.of(record, window, latitude, from, to).celsius());
-        UtahStart utah = counting.utahOwnStart() ? UtahStart.of(record, latitude, Season.at(latitude), year, to) : null;
-        if (utah != null) {
-            daily.put(ChillModel.UTAH, utah.daily());
-        }
+        Optional<UtahStart> utah = counting.utahOwnStart()
+                ? UtahStart.of(record, latitude, Season.at(latitude), year, to)
+                : Optional.empty();
+        utah.ifPresent(start -> daily.put(ChillModel.UTAH, start.daily()));
         Map<ChillModel, Double> totals = new EnumMap<>(ChillModel.class);
         daily.forEach((model, running) -> totals.put(model, running.get(running.size() - 1)));
         double lowest =
@@ -123,7 +130,7 @@ public final class WinterLedger {
                 window.neighbours(),
                 totals,
                 daily,
-                utah == null ? null : utah.from(),
+                utah.map(UtahStart::from),
                 lowest);
     }
 
@@ -147,9 +154,9 @@ public final class WinterLedger {
                 return null;
             }
             Map<ChillModel, List<Double>> daily = ChillPass.daily(hours.celsius());
-            UtahStart utah = counting.utahOwnStart() ? UtahStart.of(record, latitude, season, year, last) : null;
-            if (utah != null) {
-                daily.put(ChillModel.UTAH, utah.daily());
+            if (counting.utahOwnStart()) {
+                UtahStart.of(record, latitude, season, year, last)
+                        .ifPresent(start -> daily.put(ChillModel.UTAH, start.daily()));
             }
             return new Running(year, last, daily);
         }

@@ -67,7 +67,7 @@ class UnionCheckTest {
 
     private static PlantingSection section(Form form, Texture texture, Map<String, String> ways) {
         return PlantingSection.of(new PlantingSection.Setting(
-                new NurseryTree(form, 0.46, 0.41, 0.13, 0.02),
+                new NurseryTree(form, 0.46, 0.41, Optional.of(0.13), 0.02),
                 Optional.of(Shipped.stock("mm106")),
                 PlantingSection.Soil.untested(texture),
                 Footing.GRADE,

@@ -232,7 +232,7 @@ class EdgesTest {
                         .stream()
                         .toList();
             case "site.pit-missing" ->
-                GroundRules.pits(new PitZones(List.of(), new Point(0, 0), value)).stream()
+                GroundRules.pits(new PitZones(List.of(), Optional.of(new Point(0, 0)), value)).stream()
                         .toList();
             default -> List.of(SiteRules.drainage(Shipped.pit(value), crop));
         };
@@ -520,7 +520,8 @@ class EdgesTest {
     /** A section whose flare or union ends where it is wanted, with two centimetres of settling either way. */
     private static PlantingSection section(
             double union, double raise, PlantingSection.Soil soil, String stock, Map<String, String> ways) {
-        NurseryTree tree = new NurseryTree(Form.BARE, 0.45, 0.25, union == 0 ? null : union, 0.02);
+        NurseryTree tree =
+                new NurseryTree(Form.BARE, 0.45, 0.25, union == 0 ? Optional.empty() : Optional.of(union), 0.02);
         PlantingSection.Setting setting = new PlantingSection.Setting(
                 tree, Optional.of(Shipped.stock(stock)), soil, Footing.GRADE, ways, Optional.empty(), 45);
         Settling none = new Settling(0, 0, -BAND, 2);
@@ -585,7 +586,7 @@ class EdgesTest {
     private static List<Finding> lift(double kilograms) {
         double litres = (kilograms - 2) / 0.9;
         double diameter = Math.cbrt(litres / 0.93 / 1000 * 12 / Math.PI / (1 + 0.85 + 0.85 * 0.85));
-        NurseryTree tree = new NurseryTree(Form.CONTAINER, diameter, diameter, 0.13, 0.02);
+        NurseryTree tree = new NurseryTree(Form.CONTAINER, diameter, diameter, Optional.of(0.13), 0.02);
         return PlantingRules.judge(
                 "t",
                 "T",

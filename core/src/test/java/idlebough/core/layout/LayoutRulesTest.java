@@ -37,7 +37,7 @@ class LayoutRulesTest {
                 id.toUpperCase(java.util.Locale.ROOT),
                 place,
                 new Tree.Kind(variety, Optional.ofNullable(stock)),
-                new NurseryTree(Form.BARE, 0.45, 0.25, 0.13, 0.02),
+                new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(0.13), 0.02),
                 Footing.GRADE,
                 life,
                 Optional.empty());

@@ -25,12 +25,14 @@ class LatitudeTest {
             0           | 0
             """)
     void asPeopleWriteIt(String typed, double degrees) {
-        assertThat(Latitude.read(typed).value()).isCloseTo(degrees, within(1e-9));
+        assertThat(Latitude.read(typed).value().orElseThrow()).isCloseTo(degrees, within(1e-9));
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"north", "N 42 S", "-36.8 S", "96 N", "42.3 E", "4 2 3", "1e9"})
     void whatIsNoLatitudeSaysHowToWriteOne(String typed) {
-        assertThat(Latitude.read(typed).complaint()).contains(typed).endsWith(".");
+        assertThat(Latitude.read(typed).complaint().orElseThrow())
+                .contains(typed)
+                .endsWith(".");
     }
 }

@@ -67,7 +67,8 @@ class UnitTest {
                 assertThat(entry.isWrong())
                         .as("%s in %s for %s: %s", quantity, system, locale, display.field(base, quantity))
                         .isFalse();
-                assertThat(quantity.unit(system).fromBase(entry.value())).isCloseTo(12.375, within(0.001));
+                assertThat(quantity.unit(system).fromBase(entry.value().orElseThrow()))
+                        .isCloseTo(12.375, within(0.001));
             }
         }
         assertThat(METRIC.field(null, quantity)).isEmpty();

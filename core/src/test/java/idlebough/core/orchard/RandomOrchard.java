@@ -136,7 +136,12 @@ final class RandomOrchard {
 
     private NurseryTree nursery() {
         Form form = Form.values()[random.nextInt(3)];
-        return new NurseryTree(form, 0.3 + random.nextDouble() * 0.4, 0.25, random.nextBoolean() ? null : 0.12, 0.02);
+        return new NurseryTree(
+                form,
+                0.3 + random.nextDouble() * 0.4,
+                0.25,
+                random.nextBoolean() ? Optional.empty() : Optional.of(0.12),
+                0.02);
     }
 
     private Tree tree() {

@@ -55,7 +55,7 @@ class StagesTest {
                 "A1",
                 new Point(12, 10),
                 new Tree.Kind("apple-cox", Optional.of("mm106")),
-                new NurseryTree(Form.BARE, 0.45, 0.25, 0.13, 0.02),
+                new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(0.13), 0.02),
                 footing,
                 new Tree.Life(state, Optional.empty()),
                 Optional.of("c"));
@@ -192,7 +192,7 @@ class StagesTest {
                 id,
                 new Point(x, 10),
                 new Tree.Kind(variety, Optional.of("mm106")),
-                new NurseryTree(Form.BARE, 0.45, 0.25, 0.13, 0.02),
+                new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(0.13), 0.02),
                 Footing.GRADE,
                 Tree.Life.PLANNED,
                 variety.equals("apple-cox") ? Optional.of("c") : Optional.empty());

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PlantingTest {
-    private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.46, 0.41, 0.13, 0.02);
+    private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.46, 0.41, Optional.of(0.13), 0.02);
 
     private static PlantingSection section(
             NurseryTree tree, String stock, Texture texture, Map<String, String> ways, double latitude) {
@@ -150,7 +150,7 @@ class PlantingTest {
         "0.12, m9, SAND"
     })
     void aNormalTreeOnANormalDayIsSound(double union, String stock, Texture texture) {
-        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, union, 0.02);
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(union), 0.02);
         assertThat(PlantingRules.judge("t", "A1", section(bare, stock, texture, Map.of(), 42.3)))
                 .isNotEmpty()
                 .allMatch(Finding::isSound);
@@ -159,7 +159,7 @@ class PlantingTest {
     /** Bare roots never sink by exactly nothing: about 1 to 2 cm in loam, 1.5 to 3 in clay (common practice). */
     @Test
     void bareRootsAlwaysSink() {
-        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, 0.12, 0.02);
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(0.12), 0.02);
         PlantingSection loam = section(bare, "mm106", Texture.LOAM, Map.of(), 42.3);
         assertThat(loam.settling().total()).isCloseTo(0.012, within(1e-9));
         assertThat(loam.settlingHalfWidth()).isPositive();
@@ -181,7 +181,7 @@ class PlantingTest {
     @Test
     void mulchCloseToTheStemCountsAndAWiderRingMendsIt() {
         Map<String, String> deep = Map.of("planting.mulch", "deep", "planting.ring", "close");
-        NurseryTree low = new NurseryTree(Form.CONTAINER, 0.36, 0.29, 0.06, 0.02);
+        NurseryTree low = new NurseryTree(Form.CONTAINER, 0.36, 0.29, Optional.of(0.06), 0.02);
         PlantingSection section = section(low, "mm111", Texture.LOAM, deep, 42.3);
         assertThat(section.raise()).as("set higher for the mulch").isGreaterThan(0.14);
         PlantingSection lower = section.asMeasured(0.10);
@@ -248,7 +248,7 @@ class PlantingTest {
         assertThat(section(POT, "mm106", Texture.LOAM, Map.of("planting.mix", "native"), 44)
                         .compost())
                 .isZero();
-        NurseryTree bare = new NurseryTree(Form.BARE, 0.46, 0.25, 0.13, 0.02);
+        NurseryTree bare = new NurseryTree(Form.BARE, 0.46, 0.25, Optional.of(0.13), 0.02);
         PlantingSection roots = section(bare, "mm106", Texture.LOAM, Map.of("planting.mix", "fifth"), 44);
         assertThat(roots.compost())
                 .as("bare roots fill no room")

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** The schools move the numbers that their reasons speak of, and no others. */
 class PlantingWaysTest {
-    private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.385, 0.305, 0.13, 0.02);
+    private static final NurseryTree POT = new NurseryTree(Form.CONTAINER, 0.385, 0.305, Optional.of(0.13), 0.02);
 
     private static PlantingSection with(NurseryTree tree, String stock, Texture texture, String... ways) {
         Map<String, String> chosen = new java.util.HashMap<>();
@@ -119,7 +119,7 @@ class PlantingWaysTest {
 
     @Test
     void aTreeWithItsUnionTooNearTheFlareIsAFaultOfTheTree() {
-        NurseryTree low = new NurseryTree(Form.BARE, 0.45, 0.25, 0.03, 0.02);
+        NurseryTree low = new NurseryTree(Form.BARE, 0.45, 0.25, Optional.of(0.03), 0.02);
         List<Finding> findings = PlantingRules.judge("t", "C3", with(low, "m9", Texture.SANDY_LOAM));
         assertThat(findings)
                 .filteredOn(f -> f.rule().equals(PlantingRules.FLARE_HIGH))
@@ -145,7 +145,7 @@ class PlantingWaysTest {
     @Test
     void aFieldBallCutThirtyCentimetresFromTheStemWantsAid() {
         // common practice: ball cut 12–15 in from the stem, 10 in deep, weighs 150–200 lb (70–90 kg)
-        NurseryTree moved = new NurseryTree(Form.FIELD, 0.55, 0.25, null, 0.05);
+        NurseryTree moved = new NurseryTree(Form.FIELD, 0.55, 0.25, Optional.empty(), 0.05);
         assertThat(moved.weight()).isBetween(60.0, 95.0);
         assertThat(Lift.of(moved.weight())).isEqualTo(Lift.AID);
     }

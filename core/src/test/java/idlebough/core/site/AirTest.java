@@ -50,8 +50,10 @@ class AirTest {
         ColdAir.Pool pool = dammed.pools().get(0);
         // Walled on three sides, the cup of 2 m fills until it spills over the low wall.
         assertThat(pool.deepest()).isCloseTo(2, within(0.35));
-        assertThat(pool.dam()).isEqualTo("cup");
-        assertThat(pool.gap().y()).as("the gap is in the low wall").isCloseTo(3, within(2.0));
+        assertThat(pool.gap().orElseThrow().dam()).isEqualTo("cup");
+        assertThat(pool.gap().orElseThrow().place().y())
+                .as("the gap is in the low wall")
+                .isCloseTo(3, within(2.0));
         assertThat(dammed.depthAt(new Point(30, 6))).isGreaterThan(1.2);
         assertThat(dammed.depthAt(new Point(5, 6))).isZero();
         assertThat(dammed.runsTo(new Point(30, 6))).isNull();
@@ -78,9 +80,9 @@ class AirTest {
                 spots.add(new Ground.Spot(new Point(x, y), x == 30 && y == 20 ? -1.5 : 0.001 * x));
             }
         }
-        ColdAir cold = ColdAir.of(PLOT, List.of(), Ground.through(spots));
+        ColdAir cold = ColdAir.of(PLOT, List.of(), Ground.through(spots).orElseThrow());
         assertThat(cold.pools()).isNotEmpty();
-        assertThat(cold.pools().get(0).dam()).isNull();
+        assertThat(cold.pools().get(0).gap()).isEmpty();
         assertThat(cold.pools().get(0).lowest().distance(new Point(30, 20))).isLessThan(2);
     }
 
@@ -146,7 +148,7 @@ class AirTest {
         assertThat(nearest.zones())
                 .extracting(PitZones.Zone::area)
                 .allSatisfy(a -> assertThat(a).isCloseTo(1200, within(1e-6)));
-        assertThat(Math.abs(nearest.furthest().y() - 20))
+        assertThat(Math.abs(nearest.furthest().orElseThrow().y() - 20))
                 .as("a corner or the middle of a long side")
                 .isCloseTo(20, within(0.6));
         assertThat(nearest.distance()).isCloseTo(Math.hypot(20, 20), within(0.6));

@@ -47,10 +47,10 @@ class SoilTest {
             near(jar.siltPercent(), row, "out_silt");
             near(jar.clayPercent(), row, "out_clay");
             assertThat(jar.texture().name()).isEqualTo(row.get("out_cls"));
-            assertThat(jar.complaint()).isNull();
+            assertThat(jar.complaint()).isEmpty();
             assertThat(jar.alsoPossible()).isNotEmpty().doesNotContain(jar.texture());
         });
-        assertThat(new JarTest(40, 30, 50).complaint()).contains("must grow");
+        assertThat(new JarTest(40, 30, 50).complaint().orElseThrow()).contains("must grow");
     }
 
     /** After Thien 1979, from memory: the nine corners of the flow diagram. */
@@ -98,14 +98,16 @@ class SoilTest {
                     d(row, "in_ph_now"),
                     d(row, "in_ph_target"),
                     d(row, "in_purity"));
-            near(dose.gramsPerSquareMetre(), row, "out_g_m2");
+            near(dose.gramsPerSquareMetre().orElseThrow(), row, "out_g_m2");
         });
         assertThat(Amendment.of(Texture.CLAY, 9.1, 6.5).gramsPerSquareMetre())
                 .as("beyond the table only a laboratory knows")
-                .isNull();
+                .isEmpty();
         for (Texture texture : Texture.values()) {
-            assertThat(Amendment.of(texture, 7.8, 6.8).gramsPerSquareMetre()).isPositive();
-            assertThat(Amendment.of(texture, 5.2, 6.2).gramsPerSquareMetre()).isPositive();
+            assertThat(Amendment.of(texture, 7.8, 6.8).gramsPerSquareMetre().orElseThrow())
+                    .isPositive();
+            assertThat(Amendment.of(texture, 5.2, 6.2).gramsPerSquareMetre().orElseThrow())
+                    .isPositive();
         }
     }
 

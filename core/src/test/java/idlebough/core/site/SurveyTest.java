@@ -42,7 +42,7 @@ class SurveyTest {
                     List.of("A", "B", "C"),
                     List.of(tape("A", "B", d(row, "b")), tape("A", "C", d(row, "a")), tape("B", "C", d(row, "c"))),
                     d(row, "side") < 0);
-            assertThat(survey.complaint()).isNull();
+            assertThat(survey.complaint()).isEmpty();
             assertThat(survey.corners().get(2).x()).isCloseTo(d(row, "out:x"), within(2e-4));
             assertThat(survey.corners().get(2).y()).isCloseTo(d(row, "out:y"), within(2e-4));
             assertThat(survey.spare()).isZero();
@@ -75,12 +75,12 @@ class SurveyTest {
                 }
             }
             TapeSurvey survey = TapeSurvey.of(names, tapes, false);
-            assertThat(survey.complaint()).as("run %s", run).isNull();
+            assertThat(survey.complaint()).as("run %s", run).isEmpty();
             assertThat(Plot.of(survey.corners()).area())
                     .as("run %s of %s", run, ring)
                     .isCloseTo(Plot.of(ring).area(), within(2.0));
             assertThat(survey.misclosure()).isLessThan(0.02);
-            assertThat(survey.doubtful()).isNull();
+            assertThat(survey.doubtful()).isEmpty();
             List<Point> placed = survey.placed(ring.get(0), bearing(ring.get(0), ring.get(1)));
             for (int i = 0; i < n; i++) {
                 assertThat(placed.get(i).distance(ring.get(i))).isLessThan(0.15);
@@ -110,9 +110,9 @@ class SurveyTest {
             }
             TapeSurvey survey = TapeSurvey.of(names, tapes, false);
             assertThat(survey.misclosure()).isGreaterThan(0.1);
-            assertThat(survey.doubtful().tape()).isEqualTo(tapes.get(wrong));
-            assertThat(survey.doubtful().off()).isCloseTo(1, within(0.05));
-            assertThat(survey.doubtful().slip()).contains("a metre miscounted");
+            assertThat(survey.doubtful().orElseThrow().tape()).isEqualTo(tapes.get(wrong));
+            assertThat(survey.doubtful().orElseThrow().off()).isCloseTo(1, within(0.05));
+            assertThat(survey.doubtful().orElseThrow().slip()).contains("a metre miscounted");
         }
         // One tape to spare shows a disagreement and cannot tell which tape it is.
         List<TapeSurvey.Tape> six = List.of(
@@ -125,7 +125,7 @@ class SurveyTest {
         TapeSurvey one = TapeSurvey.of(List.of("A", "B", "C", "D"), six, false);
         assertThat(one.spare()).isEqualTo(1);
         assertThat(one.misclosure()).isGreaterThan(0.3);
-        assertThat(one.doubtful()).isNull();
+        assertThat(one.doubtful()).isEmpty();
         // Three tapes hold B, and one of them is wrong: which, the others cannot say.
         List<TapeSurvey.Tape> nine = List.of(
                 tape("A", "B", 77.03),
@@ -138,7 +138,7 @@ class SurveyTest {
                 tape("C", "E", 77.23),
                 tape("B", "E", 91.58));
         TapeSurvey three = TapeSurvey.of(names, nine, false);
-        assertThat(three.doubtful()).isNull();
+        assertThat(three.doubtful()).isEmpty();
         assertThat(three.suspects()).extracting(TapeSurvey.Tape::name).containsExactlyInAnyOrder("A–B", "B–C", "B–E");
     }
 
@@ -149,15 +149,19 @@ class SurveyTest {
                                 names,
                                 List.of(tape("A", "B", 10), tape("B", "C", 5), tape("A", "C", 20), tape("C", "D", 3)),
                                 true)
-                        .complaint())
+                        .complaint()
+                        .orElseThrow())
                 .isEqualTo("Tapes A–B and B–C cannot meet: A–C is longer than both together.");
         assertThat(TapeSurvey.of(
                                 names,
                                 List.of(tape("A", "B", 10), tape("B", "C", 5), tape("C", "D", 9), tape("D", "A", 5)),
                                 true)
-                        .complaint())
+                        .complaint()
+                        .orElseThrow())
                 .contains("4 corners need 5 tapes at least, all sides and 1 diagonal; there are 4");
-        assertThat(TapeSurvey.of(names, List.of(tape("A", "X", 10)), true).complaint())
+        assertThat(TapeSurvey.of(names, List.of(tape("A", "X", 10)), true)
+                        .complaint()
+                        .orElseThrow())
                 .contains("A–X leads to a corner that is not in the ring");
         assertThat(TapeSurvey.of(
                                 List.of("A", "B", "C", "D"),
@@ -168,7 +172,8 @@ class SurveyTest {
                                         tape("A", "D", 10),
                                         tape("B", "A", 10)),
                                 true)
-                        .complaint())
+                        .complaint()
+                        .orElseThrow())
                 .contains("do not fix every corner");
     }
 
@@ -178,11 +183,12 @@ class SurveyTest {
         List<TapeSurvey.Tape> tapes = List.of(
                 tape("A", "B", 20), tape("B", "C", 10), tape("C", "D", 20), tape("D", "A", 4), tape("A", "C", 22.36));
         assertThat(TapeSurvey.of(List.of("A", "B", "C", "D"), tapes, false).complaint())
-                .isNull();
+                .isEmpty();
         List<TapeSurvey.Tape> short2 = List.of(
                 tape("A", "B", 20), tape("B", "C", 10), tape("C", "D", 9), tape("D", "A", 12.3), tape("A", "C", 22.36));
-        assertThat(TapeSurvey.of(List.of("A", "B", "C", "D"), short2, false).complaint())
-                .isNotNull()
+        assertThat(TapeSurvey.of(List.of("A", "B", "C", "D"), short2, false)
+                        .complaint()
+                        .orElseThrow())
                 .containsAnyOf("do not meet", "cannot meet");
     }
 
@@ -201,14 +207,17 @@ class SurveyTest {
         }
         WalkedTrack walked = WalkedTrack.of(track, 2);
         assertThat(walked.read()).isEqualTo(100_000);
-        assertThat(walked.complaint()).isNull();
+        assertThat(walked.complaint()).isEmpty();
         assertThat(walked.corners()).hasSizeBetween(4, 8);
         assertThat(walked.closingError()).isLessThan(3);
         assertThat(Plot.of(walked.corners()).area()).isCloseTo(2420, within(110.0));
-        assertThat(WalkedTrack.of(List.of(new Point(0, 0), new Point(1, 1)), 1).complaint())
+        assertThat(WalkedTrack.of(List.of(new Point(0, 0), new Point(1, 1)), 1)
+                        .complaint()
+                        .orElseThrow())
                 .contains("2 points");
         assertThat(WalkedTrack.of(List.of(new Point(0, 0), new Point(9, 9), new Point(9, 0), new Point(0, 9)), 0)
-                        .complaint())
+                        .complaint()
+                        .orElseThrow())
                 .contains("crosses itself");
     }
 
@@ -218,7 +227,7 @@ class SurveyTest {
         for (double[] p : new double[][] {{0, 0}, {40, 0}, {40, 30}, {0, 30}, {20, 15}}) {
             spots.add(new Ground.Spot(new Point(p[0], p[1]), 100 - 0.06 * p[0] + 0.08 * p[1]));
         }
-        Ground ground = Ground.through(spots);
+        Ground ground = Ground.through(spots).orElseThrow();
         assertThat(ground.slope()).isCloseTo(10, within(1e-9));
         // Down to the east and up to the north: towards 143.13 degrees, the 3-4-5 triangle.
         assertThat(ground.aspect()).isCloseTo(180 - Math.toDegrees(Math.atan2(3, 4)), within(1e-9));
@@ -228,15 +237,15 @@ class SurveyTest {
         Ground falling = Ground.falling(10, ground.aspect() + 25, 25);
         assertThat(falling.east()).isCloseTo(ground.east(), within(1e-12));
         spots.set(4, new Ground.Spot(new Point(20, 15), 95));
-        Ground hollow = Ground.through(spots);
+        Ground hollow = Ground.through(spots).orElseThrow();
         assertThat(hollow.height(new Point(20, 15))).isEqualTo(95);
         assertThat(hollow.roughness()).isGreaterThan(1);
-        assertThat(Ground.through(spots.subList(0, 2))).isNull();
+        assertThat(Ground.through(spots.subList(0, 2))).isEmpty();
         assertThat(Ground.through(List.of(
                         new Ground.Spot(new Point(0, 0), 1),
                         new Ground.Spot(new Point(5, 5), 2),
                         new Ground.Spot(new Point(9, 9), 1))))
-                .isNull();
+                .isEmpty();
     }
 
     @Test

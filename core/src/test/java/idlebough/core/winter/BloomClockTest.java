@@ -131,7 +131,9 @@ class BloomClockTest {
         return Vectors.table("/districts/climate.csv").stream()
                 .filter(row -> row.get("site").equals(site))
                 .map(row -> new MonthlyMeans(
-                        twelve(row.get("minima")), twelve(row.get("maxima")), Double.valueOf(row.get("coldest"))))
+                        twelve(row.get("minima")),
+                        twelve(row.get("maxima")),
+                        Optional.of(Double.valueOf(row.get("coldest")))))
                 .findFirst()
                 .orElseThrow();
     }

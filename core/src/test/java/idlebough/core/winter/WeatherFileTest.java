@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -55,7 +56,7 @@ class WeatherFileTest {
                 new WeatherFile.Wish(
                         java.util.Map.of(),
                         java.util.Map.of(),
-                        WeatherFile.DateOrder.MONTH_FIRST,
+                        Optional.of(WeatherFile.DateOrder.MONTH_FIRST),
                         WeatherFile.TimeScale.STANDARD,
                         false));
         assertThat(corrected.days().get(0).date()).isEqualTo(LocalDate.of(2020, 1, 2));
@@ -190,7 +191,7 @@ class WeatherFileTest {
     }
 
     private static WeatherFile.Wish stamped(WeatherFile.TimeScale scale) {
-        return new WeatherFile.Wish(java.util.Map.of(), java.util.Map.of(), null, scale, false);
+        return new WeatherFile.Wish(java.util.Map.of(), java.util.Map.of(), Optional.empty(), scale, false);
     }
 
     /**
@@ -267,7 +268,7 @@ class WeatherFileTest {
                 new WeatherFile.Wish(
                         java.util.Map.of(0, Column.DATE, 1, Column.MINIMUM, 2, Column.MAXIMUM),
                         java.util.Map.of(1, ColumnUnit.CELSIUS, 2, ColumnUnit.CELSIUS),
-                        null,
+                        Optional.empty(),
                         WeatherFile.TimeScale.STANDARD,
                         true));
         assertThat(said.days())
@@ -342,8 +343,8 @@ class WeatherFileTest {
         java.util.List<Double> low =
                 java.util.List.of(-2.0, -1.0, 2.0, 5.0, 9.0, 12.0, 14.0, 14.0, 10.0, 6.0, 2.0, -1.0);
         java.util.List<Double> high = low.stream().map(l -> l + 9).toList();
-        MonthlyMeans means = new MonthlyMeans(low, high, -15.0);
-        assertThat(means.complaint()).isNull();
+        MonthlyMeans means = new MonthlyMeans(low, high, Optional.of(-15.0));
+        assertThat(means.complaint()).isEmpty();
         java.util.List<DailyExtremes> days = means.days(LocalDate.of(2026, 6, 30));
         for (int month = 1; month <= 12; month++) {
             int m = month;
@@ -361,7 +362,9 @@ class WeatherFileTest {
                 .isEqualTo(-15.0);
         assertThat(WinterLedger.of(new StationRecord(days), 45).usable().size()).isBetween(30, 31);
         assertThat(means.days(LocalDate.of(2026, 6, 30))).isEqualTo(days);
-        assertThat(new MonthlyMeans(high, low, null).complaint()).contains("January");
-        assertThat(new MonthlyMeans(low, high, 3.0).complaint()).contains("extreme low");
+        assertThat(new MonthlyMeans(high, low, Optional.empty()).complaint().orElseThrow())
+                .contains("January");
+        assertThat(new MonthlyMeans(low, high, Optional.of(3.0)).complaint().orElseThrow())
+                .contains("extreme low");
     }
 }
