@@ -14,20 +14,22 @@ public final class RuleTable {
     private static final Map<String, RuleTable> ROOMS = new ConcurrentHashMap<>();
     private final Map<String, Row> rows;
 
-    /**
-     * One row.
-     *
-     * @param half half-width: a figure in the row's own unit, or a share of the value where it ends in {@code %}; empty
-     *     for none
-     */
-    private record Row(double value, String half, Limit.Temper temper, Source source) {
+    /** @param half half-width: so many of the row's own unit, and so large a share of the value */
+    private record Row(double value, Half half, Limit.Temper temper, Source source) {
         double halfWidth(double of) {
-            if (half.isEmpty()) {
-                return 0;
+            return half.absolute() + half.share() * Math.abs(of);
+        }
+    }
+
+    private record Half(double absolute, double share) {
+        /** A figure in the row's own unit, or a share of the value where it ends in {@code %}; empty for none. */
+        static Half of(String cell) {
+            if (cell.isEmpty()) {
+                return new Half(0, 0);
             }
-            return half.endsWith("%")
-                    ? Math.abs(of) * Double.parseDouble(half.substring(0, half.length() - 1)) / 100
-                    : Double.parseDouble(half);
+            return cell.endsWith("%")
+                    ? new Half(0, Double.parseDouble(cell.substring(0, cell.length() - 1)) / 100)
+                    : new Half(Double.parseDouble(cell), 0);
         }
     }
 
@@ -39,7 +41,7 @@ public final class RuleTable {
     private static Row row(CSVRecord row) {
         return new Row(
                 Double.parseDouble(row.get("value")),
-                row.get("half"),
+                Half.of(row.get("half")),
                 new Limit.Temper(
                         row.get("meeting").equals("sound"), row.get("worst").equals("doubtful")),
                 new Source(
