@@ -1,6 +1,5 @@
 package idlebough.app.demo;
 
-import java.util.Optional;
 import idlebough.app.home.Founder;
 import idlebough.app.store.ChoiceRow;
 import idlebough.app.store.Edit;

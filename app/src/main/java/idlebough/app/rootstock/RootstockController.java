@@ -12,18 +12,18 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
-import idlebough.app.web.Svg;
 import idlebough.core.crop.Catalogue;
-import idlebough.core.crop.Misfit;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
-import idlebough.core.judge.Working;
+import idlebough.core.rootstock.StockOffer;
+import idlebough.core.rootstock.StockOffers;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,11 +35,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/rootstocks")
 public class RootstockController {
-    private static final double GROUND = 560;
-    /** Above the ground, m (common practice). */
-    private static final double POST = 1.5;
-
-    private static final double OVERLAP = 0.62;
+    private static final List<Integer> YEARS = List.of(3, 7, 15, 0);
     private final Pages pages;
     private final Edits edits;
 
@@ -48,107 +44,88 @@ public class RootstockController {
         this.edits = edits;
     }
 
-    /** One stock offered for a variety. */
-    public record Offer(Rootstock stock, TreeSize size, Misfit misfit, boolean chosen, Working working) {}
-
-    /** A silhouette beside a person of 1.7 m; page units. */
-    public record Shape(Offer offer, double x, double crownWidth, double crownHeight, double treeHeight) {
-        private static final double STEM = 0.4;
-        private static final double BESIDE = 8;
-
-        public double crownY() {
-            return GROUND - treeHeight + crownHeight / 2;
-        }
-
-        public String stem() {
-            return Svg.path("M# #V#", x, GROUND, GROUND - treeHeight * STEM);
-        }
-
-        /** The post that stays for life. @param metre page units */
-        public String post(double metre) {
-            return Svg.path("M# #V#", x + BESIDE, GROUND, GROUND - POST * metre);
-        }
-    }
-
-    /** Somebody 1.7 m tall, standing at 0. @param metre page units */
-    private static String person(double metre) {
-        return Svg.path(
-                "M0 #V#L# 0M0 #L# 0M# #L0 #L# #",
-                -1.45 * metre,
-                -0.8 * metre,
-                -0.18 * metre,
-                -0.8 * metre,
-                0.18 * metre,
-                -0.3 * metre,
-                -0.95 * metre,
-                -1.3 * metre,
-                0.3 * metre,
-                -0.95 * metre);
-    }
-
     /** A choice with its names. */
     public record Named(ChoiceRow choice, Variety variety, Rootstock stock) {}
 
+    /**
+     * What is looked at.
+     *
+     * @param choice id; null for the first that has no stock yet
+     * @param stock key of the one that stands in the row; null for the one that is picked, else the one chosen
+     * @param year in the ground; 0 full grown
+     * @param bare winter wood
+     */
+    private record Look(String choice, String stock, int year, boolean bare) {
+        StockDrawing.Moment moment() {
+            return new StockDrawing.Moment(YEARS.contains(year) ? year : 0, bare);
+        }
+    }
+
     @GetMapping
-    String show(Scope scope, Reader reader, Model model, @RequestParam(required = false) String choice) {
+    String show(
+            Scope scope,
+            Reader reader,
+            Model model,
+            @RequestParam(required = false) String choice,
+            @RequestParam(required = false) String stock,
+            @RequestParam(defaultValue = "0") int year,
+            @RequestParam(defaultValue = "false") boolean bare) {
+        Look look = new Look(choice, stock, year, bare);
         PlanView plan = pages.open(model, scope, StagePage.ROOTSTOCKS);
         Catalogue catalogue = plan.evaluation().varieties().catalogue();
         List<Named> choices =
                 plan.rows().choices().stream().map(c -> named(catalogue, c)).toList();
-        Named picked = choice == null
+        Named picked = look.choice() == null
                 ? choices.stream()
                         .filter(c -> c.stock() == null)
                         .findFirst()
                         .or(() -> choices.stream().findFirst())
                         .orElse(null)
                 : choices.stream()
-                        .filter(c -> c.choice().id().equals(choice))
+                        .filter(c -> c.choice().id().equals(look.choice()))
                         .findFirst()
                         .orElseThrow(NotFound::new);
         model.addAttribute("choices", choices);
         model.addAttribute("picked", picked);
         if (picked != null) {
-            Variety variety = picked.variety();
-            List<Offer> offers = catalogue.rootstocksFor(variety.crop()).stream()
-                    .map(stock -> new Offer(
-                            stock,
-                            TreeSize.of(variety, stock),
-                            catalogue.misfit(variety, stock).orElse(null),
-                            stock.equals(picked.stock()),
-                            TreeSize.working(variety, stock)))
-                    .toList();
-            model.addAttribute("offers", offers);
+            offer(plan, reader, model, picked, look);
             pages.about(
                     model,
                     plan,
                     StagePage.ROOTSTOCKS.room(),
                     new Subject(Subject.Kind.CHOICE, picked.choice().id()));
-            // Crowns may overlap in the drawing: their outlines are compared, not planted.
-            double width = OVERLAP
-                            * offers.stream()
-                                    .mapToDouble(o -> o.size().spread())
-                                    .sum()
-                    + 3;
-            double height =
-                    offers.stream().mapToDouble(o -> o.size().height()).max().orElse(2);
-            double scale = Math.min(640 / width, 420 / height);
-            List<Shape> shapes = new ArrayList<>();
-            double x = 50 + 1.2 * scale;
-            for (Offer offer : offers) {
-                double w = offer.size().spread() * scale;
-                shapes.add(new Shape(
-                        offer,
-                        x + w / 2,
-                        w,
-                        0.78 * offer.size().height() * scale,
-                        offer.size().height() * scale));
-                x += OVERLAP * w;
-            }
-            model.addAttribute("shapes", shapes);
-            model.addAttribute("metre", scale);
-            model.addAttribute("person", person(scale));
         }
         return "rootstock/rootstocks";
+    }
+
+    private static void offer(PlanView plan, Reader reader, Model model, Named picked, Look look) {
+        StockOffers offers = plan.evaluation().varieties().choices().stream()
+                .filter(choice -> choice.id().equals(picked.choice().id()))
+                .findFirst()
+                .map(plan.evaluation().rootstocks()::offers)
+                .orElseThrow(NotFound::new);
+        List<StockOffer> ranked = offers.ranked();
+        String chosen = picked.stock() == null ? "" : picked.stock().key();
+        StockOffer shown = Optional.ofNullable(look.stock())
+                .flatMap(offers::of)
+                .or(() -> ranked.stream().findFirst())
+                .or(() -> offers.of(chosen))
+                .orElse(offers.offers().get(0));
+        StockDrawing.Moment moment = look.moment();
+        model.addAttribute("lines", StockLine.all(offers, shown, chosen));
+        model.addAttribute("heads", StockLine.heads());
+        model.addAttribute("shown", shown);
+        model.addAttribute("chosen", chosen);
+        model.addAttribute("words", new StockWords(offers, reader));
+        model.addAttribute("pick", ranked.stream().findFirst().orElse(null));
+        model.addAttribute("next", ranked.stream().skip(1).findFirst().orElse(null));
+        model.addAttribute("ranking", offers.ranking());
+        model.addAttribute("working", TreeSize.working(picked.variety(), shown.stock()));
+        model.addAttribute("sketch", StockDrawing.of(offers, shown, moment));
+        model.addAttribute("moment", moment);
+        model.addAttribute("kept", moment.kept());
+        model.addAttribute("years", YEARS);
+        model.addAttribute("evergreen", picked.variety().crop().evergreen());
     }
 
     private static Named named(Catalogue catalogue, ChoiceRow row) {

@@ -1,6 +1,5 @@
 package idlebough.app.site;
 
-import java.util.Optional;
 import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.FeatureRow;
@@ -28,6 +27,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

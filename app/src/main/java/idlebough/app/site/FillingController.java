@@ -249,7 +249,8 @@ public class FillingController {
                                 + "60; 11.5.");
                 return List.of();
             }
-            readings.add(new DrainageTest.Reading(minutes.value().get(), down.value().get()));
+            readings.add(
+                    new DrainageTest.Reading(minutes.value().get(), down.value().get()));
         }
         return readings;
     }
@@ -285,7 +286,8 @@ public class FillingController {
             return ResponseEntity.status(HttpStatus.UNPROCESSABLE_ENTITY).body(complaint);
         }
         double minutes = Math.round(Duration.between(row.begunAt(), when).toMillis() / 6000.0) / 10.0;
-        DrainageTest.Reading next = new DrainageTest.Reading(Math.max(0, minutes), level.value().orElseThrow());
+        DrainageTest.Reading next =
+                new DrainageTest.Reading(Math.max(0, minutes), level.value().orElseThrow());
         edits.apply(scope, Edits.Change.of("Read " + row.title()), now -> appended(now, test, next));
         return ResponseEntity.ok("stored");
     }

@@ -1,7 +1,5 @@
 package idlebough.app.site;
 
-import java.util.OptionalInt;
-import java.util.Optional;
 import idlebough.app.web.Fields;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Entry;
@@ -11,6 +9,8 @@ import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 
 /** Places on the plan as they are typed: one a line, east and north of the origin with a semicolon between. */
 final class Places {

@@ -1,6 +1,5 @@
 package idlebough.app.site;
 
-import java.util.OptionalDouble;
 import idlebough.app.store.SiteRow;
 import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.PlanView;
@@ -16,6 +15,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;

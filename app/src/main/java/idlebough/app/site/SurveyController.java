@@ -141,8 +141,8 @@ public class SurveyController {
                                     sheet.x(b.x()),
                                     sheet.y(b.y()),
                                     survey.doubtful()
-                                    .filter(doubt -> doubt.tape().equals(line.tape()))
-                                    .isPresent());
+                                            .filter(doubt -> doubt.tape().equals(line.tape()))
+                                            .isPresent());
                         })
                         .toList());
     }

@@ -1,6 +1,5 @@
 package idlebough.app.web;
 
-import java.util.Optional;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
@@ -14,6 +13,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Who reads the page, and in which units: puts amounts and phrases into words. Templates call it {@code say}. */
 public record Reader(String accountId, String name, Display display) {
@@ -54,6 +54,21 @@ public record Reader(String accountId, String name, Display display) {
 
     public String length(Double metres) {
         return display.text(metres, Quantity.LENGTH);
+    }
+
+    /** “4.1–4.9 m”; feet and inches are said of both. */
+    public String span(double low, double high) {
+        return figure(low) + "–" + length(high);
+    }
+
+    /** A length below a heading that says the unit; feet and inches say their own. */
+    public String figure(double metres) {
+        return display.system() == UnitSystem.METRIC ? display.number(metres, Quantity.LENGTH) : length(metres);
+    }
+
+    /** Such a heading. */
+    public String headed(String word) {
+        return display.system() == UnitSystem.METRIC ? word + ", " + display.unit(Quantity.LENGTH) : word;
     }
 
     public String cm(Double metres) {

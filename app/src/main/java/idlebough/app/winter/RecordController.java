@@ -1,6 +1,5 @@
 package idlebough.app.winter;
 
-import java.util.Optional;
 import idlebough.app.store.Edits;
 import idlebough.app.store.Right;
 import idlebough.app.store.Scope;
@@ -31,6 +30,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

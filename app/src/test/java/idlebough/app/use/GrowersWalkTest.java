@@ -122,8 +122,10 @@ class GrowersWalkTest {
             assertThat(text(page, "#figures")).contains("James Grieve");
             for (int i = 0; i < 2; i++) {
                 go(page, "rootstocks");
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it: MM106"))
+                page.locator(".stocks")
+                        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("MM106"))
                         .click();
+                press(page, "Take MM106");
             }
             go(page, "layout");
             press(page, "Fill the plot");

@@ -49,19 +49,26 @@ public record Rootstock(
 
     /** How long it must be held. */
     public enum Support {
-        PERMANENT("stake for life", 0),
-        TEMPORARY("stake 2 to 5 years", 3),
-        NONE("no stake after the first year", 1);
+        PERMANENT("stake for life", "life", 0),
+        TEMPORARY("stake 2 to 5 years", "2–5 y", 3),
+        NONE("no stake after the first year", "1 y", 1);
         private final String words;
+        private final String brief;
         private final int years;
 
-        Support(String words, int years) {
+        Support(String words, String brief, int years) {
             this.words = words;
+            this.brief = brief;
             this.years = years;
         }
 
         public String words() {
             return words;
+        }
+
+        /** How long, for a column. */
+        public String brief() {
+            return brief;
         }
 
         /** After how many years the stake comes off; 0 never. */

@@ -70,7 +70,11 @@ public final class RootstockRules {
             Variety variety,
             Optional<Rootstock> stock,
             Footing footing,
-            Optional<String> choice) {}
+            Optional<String> choice) {
+        Rooted on(Rootstock other) {
+            return new Rooted(subject, name, variety, Optional.of(other), footing, choice);
+        }
+    }
 
     /**
      * What concerns all trees of a choice.

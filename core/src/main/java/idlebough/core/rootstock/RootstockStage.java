@@ -12,6 +12,7 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
 import idlebough.core.site.Footing;
+import idlebough.core.site.PlaceIndex;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
@@ -125,18 +126,54 @@ public final class RootstockStage implements Stage {
 
     /** The pit that suits it best speaks while it may still be planted there; one that was not tested says nothing. */
     private List<Finding> unplaced(RootstockRules rules, Choice choice, List<SoilPit> pits) {
-        RootstockRules.Rooted any = new RootstockRules.Rooted(
+        return bestDrained(pits)
+                .map(best -> rules.drainage(unplaced(choice, Footing.GRADE), best))
+                .orElse(List.of());
+    }
+
+    private static Optional<SoilPit> bestDrained(List<SoilPit> pits) {
+        return pits.stream()
+                .filter(pit -> pit.rate().isPresent())
+                .max(Comparator.comparingDouble(pit -> pit.rate().orElseThrow().normalisedMmPerHour()));
+    }
+
+    private RootstockRules.Rooted unplaced(Choice choice, Footing footing) {
+        return new RootstockRules.Rooted(
                 Subject.choice(choice.id()),
                 "‘" + variety(choice).name() + "’",
                 variety(choice),
                 stock(choice),
-                Footing.GRADE,
+                footing,
                 Optional.of(choice.id()));
-        return pits.stream()
-                .filter(pit -> pit.rate().isPresent())
-                .max(Comparator.comparingDouble(pit -> pit.rate().orElseThrow().normalisedMmPerHour()))
-                .map(best -> rules.drainage(any, best))
-                .orElse(List.of());
+    }
+
+    /** All stocks of a choice, as they stand what is asked of them where its trees have their places. */
+    public StockOffers offers(Choice choice) {
+        List<Stand> standing = input.stands().stream()
+                .filter(stand -> stand.tree().life().state().stands())
+                .toList();
+        List<Stand> own = standing.stream()
+                .filter(stand ->
+                        stand.tree().choice().filter(choice.id()::equals).isPresent())
+                .toList();
+        Map<String, SoilPit> speaking = new LinkedHashMap<>();
+        own.forEach(stand -> input.site().pitOf(stand.id()).ifPresent(pit -> speaking.put(pit.id(), pit)));
+        PlaceIndex<Stand> index = PlaceIndex.of(standing, Stand::place);
+        Optional<Double> apart = own.stream()
+                .flatMap(stand -> index
+                        .nearest(stand.place(), other -> other != stand)
+                        .map(other -> other.place().distance(stand.place()))
+                        .stream())
+                .min(Comparator.naturalOrder());
+        List<SoilPit> pits = own.isEmpty()
+                ? bestDrained(input.site().pits()).map(List::of).orElse(List.of())
+                : List.copyOf(speaking.values());
+        Footing footing = own.isEmpty() ? Footing.GRADE : own.get(0).footing();
+        return StockOffers.of(
+                input.catalogue(),
+                variety(choice),
+                new StockOffers.Here(
+                        unplaced(choice, footing), pits, apart, input.winters().coldest()));
     }
 
     /** The pits that speak for the trees of each choice that has trees with places. */

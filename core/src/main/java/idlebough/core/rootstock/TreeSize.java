@@ -75,6 +75,11 @@ public record TreeSize(double spread, double height) {
         return monomolecular(spread, Math.min(YOUNG, spread), rate, years);
     }
 
+    /** Height in a year, by the same curve. */
+    public double heightAfter(double years, double rate) {
+        return monomolecular(height, Math.min(TABLE.value("young-height"), height), rate, years);
+    }
+
     public static double monomolecular(double full, double start, double rate, double years) {
         return full - (full - start) * Math.exp(-rate * years);
     }

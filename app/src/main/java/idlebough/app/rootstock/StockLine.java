@@ -1,0 +1,51 @@
+package idlebough.app.rootstock;
+
+import idlebough.core.judge.Standing;
+import idlebough.core.rootstock.StockOffer;
+import idlebough.core.rootstock.StockOffers;
+import java.util.List;
+
+/**
+ * A row of the table of stocks.
+ *
+ * @param chosen whether the trees stand on it
+ * @param here whether it stands in the row above
+ * @param room how it fits between the pegs
+ * @param words of what it stands, in the order of {@link #ASPECTS}
+ */
+public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing room, List<Word> words) {
+    /** What has a column of its own. */
+    static final List<StockOffer.Aspect> ASPECTS =
+            List.of(StockOffer.Aspect.WET, StockOffer.Aspect.DROUGHT, StockOffer.Aspect.COLD, StockOffer.Aspect.LIME);
+
+    /** @param css stop or doubtful where it fails here, and only there */
+    public record Word(String text, String css) {}
+
+    static List<StockLine> all(StockOffers offers, StockOffer shown, String chosen) {
+        return offers.offers().stream()
+                .map(offer -> new StockLine(
+                        offer,
+                        offer.stock().key().equals(chosen),
+                        offer == shown,
+                        offer.standing(StockOffer.Aspect.ROOM),
+                        ASPECTS.stream().map(aspect -> word(offer, aspect)).toList()))
+                .toList();
+    }
+
+    private static Word word(StockOffer offer, StockOffer.Aspect aspect) {
+        return new Word(StockWords.of(aspect, offer.stock()), css(offer.standing(aspect)));
+    }
+
+    private static String css(Standing standing) {
+        return standing == Standing.SOUND ? "" : "c-" + standing.word();
+    }
+
+    public String roomCss() {
+        return css(room);
+    }
+
+    /** Columns of the table, in words. */
+    public static List<String> heads() {
+        return List.of("wet feet", "drought", "cold", "lime");
+    }
+}

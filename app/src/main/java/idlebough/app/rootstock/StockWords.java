@@ -1,0 +1,85 @@
+package idlebough.app.rootstock;
+
+import idlebough.app.web.Reader;
+import idlebough.core.crop.Misfit;
+import idlebough.core.crop.Rootstock;
+import idlebough.core.judge.Standing;
+import idlebough.core.rootstock.StockOffer;
+import idlebough.core.rootstock.StockOffer.Aspect;
+import idlebough.core.rootstock.StockOffers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.util.StringUtils;
+
+/** The sentences of the rootstocks page. */
+public record StockWords(StockOffers offers, Reader say) {
+    /** From 0 poor to 3 good. */
+    private static final Map<Aspect, List<String>> RANKS = Map.of(
+            Aspect.WET, List.of("rots", "suffers", "bears it", "at ease"),
+            Aspect.DROUGHT, List.of("wilts", "thirsty", "bears it", "at ease"),
+            Aspect.COLD, List.of("tender", "fair", "hardy", "hardiest"),
+            Aspect.LIME, List.of("yellows", "pales", "bears it", "at ease"),
+            Aspect.SALT, List.of("burns", "suffers", "bears some", "bears it"));
+
+    private static final Map<Aspect, String> AGAINST = Map.of(
+            Aspect.ROOM, "it outgrows its pegs",
+            Aspect.WET, "its roots sit wet there",
+            Aspect.DROUGHT, "it goes thirsty in that soil",
+            Aspect.COLD, "the coldest night reaches its roots",
+            Aspect.LIME, "it pales on that lime",
+            Aspect.SALT, "that soil is salty for it");
+
+    static String of(Aspect aspect, Rootstock stock) {
+        return RANKS.get(aspect).get(aspect.rank(stock));
+    }
+
+    /** Who speaks for the trees, and what is asked of the stock. */
+    public String site() {
+        List<String> said = new ArrayList<>();
+        offers.here().pits().forEach(pit -> {
+            List<String> of = new ArrayList<>();
+            pit.profile().wetFrom().ifPresent(depth -> of.add("wet from " + say.cm(depth)));
+            pit.ph().ifPresent(ph -> of.add("pH " + say.text(ph, "DECIMAL")));
+            said.add("Pit " + pit.label() + (of.isEmpty() ? "" : ": " + String.join(", ", of)) + ".");
+        });
+        offers.here()
+                .coldest()
+                .ifPresent(coldest -> said.add("Coldest night " + say.text(coldest, "TEMPERATURE") + "."));
+        said.add(offers.here()
+                .apart()
+                .map(apart -> "The nearest pegs are " + say.length(apart) + " apart.")
+                .orElse("Its trees have no pegs yet, so any width may do."));
+        return String.join(" ", said);
+    }
+
+    /** What speaks for a stock that is picked. */
+    public String why(StockOffer pick) {
+        return StringUtils.capitalize(pick.stock().name())
+                + (pick.doubts() == 0 ? " bears the ground and the winter here" : " has the least against it here")
+                + offers.left(pick)
+                        .map(left -> left >= 0
+                                ? " and leaves " + say.length(left) + " between crowns"
+                                : ", crowns of neighbours just meet")
+                        .orElse("")
+                + "; " + pick.stock().support().words() + ", first crop about year "
+                + pick.stock().firstCrop() + ".";
+    }
+
+    /** What is against it, in a half sentence; empty where nothing is known. */
+    public String against(StockOffer offer) {
+        List<String> said = new ArrayList<>();
+        offer.misfit().map(Misfit::words).ifPresent(said::add);
+        for (Aspect aspect : Aspect.values()) {
+            Standing standing = offer.standing(aspect);
+            if (standing != Standing.SOUND) {
+                said.add((standing == Standing.DOUBTFUL ? "perhaps " : "") + AGAINST.get(aspect));
+            }
+        }
+        Optional.of(offer.stock().told().points())
+                .filter(points -> !points.isBlank())
+                .ifPresent(said::add);
+        return String.join("; ", said);
+    }
+}

@@ -1,0 +1,60 @@
+package idlebough.app.tree;
+
+import idlebough.core.crop.Crop;
+import java.util.Set;
+
+/** The habit in which a tree is drawn. */
+public enum TreeForm {
+    WHIP,
+    MAIDEN,
+    HEADED,
+    OPEN,
+    LEADER,
+    MODIFIED,
+    BUSH,
+    ROUND,
+    WEEPING,
+    STOOL,
+    ESPALIER,
+    FAN,
+    HEDGE,
+    STANDARD;
+
+    private static final Set<String> STOOLS = Set.of("fig", "pomegranate", "hazel");
+    private static final Set<String> OPENED = Set.of("peach", "apricot", "almond", "japanese-plum", "nectarine");
+    private static final double TALL = 0.8;
+
+    /**
+     * As a crop is usually grown and pruned (common practice).
+     *
+     * @param factor of its stock, on the crop's full size
+     */
+    public static TreeForm of(Crop crop, double factor) {
+        if (crop.kind() == Crop.Kind.CITRUS) {
+            return ROUND;
+        }
+        if (crop.key().equals("avocado")) {
+            return WEEPING;
+        }
+        if (STOOLS.contains(crop.key())) {
+            return STOOL;
+        }
+        if (OPENED.contains(crop.key())) {
+            return OPEN;
+        }
+        if (crop.kind() == Crop.Kind.NUT || factor >= TALL) {
+            return STANDARD;
+        }
+        return crop.key().endsWith("pear") ? MODIFIED : BUSH;
+    }
+
+    /** Stands on wires or against a wall, and is as wide and high as those. */
+    boolean tied() {
+        return this == ESPALIER || this == FAN || this == HEDGE;
+    }
+
+    /** As it comes from the nursery, before it has a habit of its own. */
+    boolean nursery() {
+        return this == WHIP || this == MAIDEN || this == HEADED;
+    }
+}

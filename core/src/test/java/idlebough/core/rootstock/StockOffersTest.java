@@ -1,0 +1,89 @@
+package idlebough.core.rootstock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import idlebough.core.Shipped;
+import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import idlebough.core.rootstock.StockOffer.Aspect;
+import idlebough.core.site.Footing;
+import idlebough.core.site.SoilPit;
+import idlebough.core.site.Texture;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+/** Stocks beside one another; ranks and sizes of stocks: Rom & Carlson 1987, RHS (Baker), as in the catalogue. */
+class StockOffersTest {
+    private static final Variety APPLE = Shipped.variety("apple-cox");
+
+    private static StockOffers apples(SoilPit pit, Double apart, double coldest) {
+        RootstockRules.Rooted tree = new RootstockRules.Rooted(
+                Subject.choice("c"), "‘Cox’", APPLE, Optional.empty(), Footing.GRADE, Optional.of("c"));
+        return StockOffers.of(
+                Catalogue.shipped(),
+                APPLE,
+                new StockOffers.Here(tree, List.of(pit), Optional.ofNullable(apart), OptionalDouble.of(coldest)));
+    }
+
+    private static StockOffer offer(StockOffers offers, String stock) {
+        return offers.of(stock).orElseThrow();
+    }
+
+    /** common practice: M26 and MM106 take collar rot in wet ground, M7 and MM111 bear it. */
+    @Test
+    void slowGroundStopsStocksThatRotThereAndTheWidestThatFitsIsPicked() {
+        StockOffers slow = apples(Shipped.pit(14, 6.5, Texture.CLAY_LOAM), 5.0, -15);
+        assertThat(offer(slow, "mm106").standing(Aspect.WET)).isEqualTo(Standing.STOP);
+        assertThat(offer(slow, "m26").standing(Aspect.WET)).isEqualTo(Standing.STOP);
+        assertThat(offer(slow, "m7").standing(Aspect.WET)).isNotEqualTo(Standing.STOP);
+        assertThat(offer(slow, "m25").standing(Aspect.ROOM))
+                .as("7.5 m wide between pegs 5 m apart")
+                .isEqualTo(Standing.STOP);
+        assertThat(slow.ranked().get(0).stock().key()).isEqualTo("m7");
+        assertThat(slow.ranked())
+                .noneMatch(StockOffer::stopped)
+                .extracting(offer -> offer.stock().key())
+                .doesNotContain("mm106", "m26", "m25");
+    }
+
+    /** 5 × 0.62 of 7.5 m is 4.65 m for MM106: half a metre too wide is within what is known of it, three are not. */
+    @Test
+    void pegsSayHowLargeATreeMayBecome() {
+        StockOffers good = apples(Shipped.pit(60, 6.5, Texture.LOAM), 4.4, -15);
+        assertThat(offer(good, "mm106").standing(Aspect.ROOM)).isEqualTo(Standing.SOUND);
+        assertThat(offer(good, "mm111").standing(Aspect.ROOM)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(offer(good, "m25").standing(Aspect.ROOM)).isEqualTo(Standing.STOP);
+        assertThat(good.ranked().get(0).size().spread())
+                .isLessThanOrEqualTo(offer(good, "mm106").size().spread());
+        assertThat(apples(Shipped.pit(60), null, -15).ranked())
+                .as("without pegs nobody knows how large a tree may become")
+                .isEmpty();
+    }
+
+    @Test
+    void sizesAreToldAsARangeFromTheSmallestTreeToTheLargest() {
+        StockOffers offers = apples(Shipped.pit(60), 4.4, -15);
+        assertThat(offers.offers())
+                .isSortedAccordingTo(
+                        (a, b) -> Double.compare(a.size().spread(), b.size().spread()));
+        assertThat(offers.offers()).allSatisfy(offer -> {
+            assertThat(offer.known().low()).isLessThanOrEqualTo(offer.size().spread());
+            assertThat(offer.known().high()).isGreaterThanOrEqualTo(offer.size().spread());
+        });
+        assertThat(offers.left(offer(offers, "m27")).orElseThrow()).isPositive();
+        assertThat(offers.ranking().steps()).hasSizeGreaterThan(3);
+    }
+
+    /** common practice: dwarfing stocks are the tender ones, Bud 9 and Antonovka the hardy ones. */
+    @Test
+    void aDeepWinterIsStoodByTheHardyOnes() {
+        StockOffers cold = apples(Shipped.pit(60), 4.4, -34);
+        assertThat(offer(cold, "m9").standing(Aspect.COLD)).isEqualTo(Standing.STOP);
+        assertThat(offer(cold, "bud9").standing(Aspect.COLD)).isNotEqualTo(Standing.STOP);
+        assertThat(offer(cold, "antonovka").standing(Aspect.COLD)).isNotEqualTo(Standing.STOP);
+    }
+}
