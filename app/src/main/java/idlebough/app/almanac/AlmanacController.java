@@ -16,8 +16,9 @@ import idlebough.app.web.StagePage;
 import idlebough.core.almanac.Task;
 import idlebough.core.site.Tree;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -48,40 +49,34 @@ public class AlmanacController {
         this.clock = clock;
     }
 
-    /** One task on the strip of weeks; page units. */
-    public record Bar(Task task, double x, double width, double y, boolean past) {
-        private static final double LATE_IN_THE_STRIP = 430;
-        private static final double GAP = 6;
-
-        public String css() {
-            return past ? "bar-past" : task.key().equals("plant") ? "bar-plant" : "bar-open";
-        }
-
-        /** Words stand before a bar where there is no room behind it. */
-        public double wordsX() {
-            return x > LATE_IN_THE_STRIP ? x - GAP : x + width + GAP;
-        }
-
-        public String anchor() {
-            return x > LATE_IN_THE_STRIP ? "end" : "start";
+    /** What is to be done this week. @param minutes of one pair of hands */
+    public record ThisWeek(LocalDate from, LocalDate to, List<Task> tasks, int minutes) {
+        static ThisWeek of(List<Task> tasks, LocalDate today) {
+            LocalDate from = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+            LocalDate to = from.plusDays(6);
+            List<Task> due = tasks.stream()
+                    .filter(task -> task.isOpen(today) && !task.from().isAfter(to))
+                    .toList();
+            return new ThisWeek(
+                    from,
+                    to,
+                    due,
+                    due.stream().mapToInt(task -> task.work().minutes()).sum());
         }
     }
 
-    /** A quarter on the time axis. */
-    public record Quarter(String words, double x) {}
-
     @GetMapping
-    String show(Scope scope, Reader reader, Model model) {
+    String show(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "0") int year) {
         PlanView plan = pages.open(model, scope, StagePage.ALMANAC);
         model.addAttribute(
                 "fields",
                 Fields.blank(reader.display())
                         .put("plantingDate", plan.rows().settings().plantingDate())
                         .put("orderCloses", plan.rows().settings().order().orderCloses()));
-        return page(model, plan);
+        return page(model, plan, reader, year);
     }
 
-    private String page(Model model, PlanView plan) {
+    private String page(Model model, PlanView plan, Reader reader, int year) {
         LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));
         // What is of no use any more is left out, unless it was done.
         List<Task> tasks = plan.evaluation().almanac().tasks().stream()
@@ -93,31 +88,6 @@ public class AlmanacController {
                 plan.rows().trees().stream()
                         .filter(tree -> tree.life().state() == Tree.State.PLANNED)
                         .count());
-        LocalDate first = plan.rows().settings().plantingDate().minusMonths(13);
-        LocalDate last = plan.rows().settings().plantingDate().plusMonths(14);
-        double perDay = 640.0 / ChronoUnit.DAYS.between(first, last);
-        List<Bar> bars = new ArrayList<>();
-        int row = 0;
-        for (Task task : tasks) {
-            if (!task.from().isAfter(last)) {
-                double x = 44 + perDay * ChronoUnit.DAYS.between(first, task.from());
-                bars.add(new Bar(
-                        task,
-                        x,
-                        Math.max(4, perDay * (ChronoUnit.DAYS.between(task.from(), task.to()) + 1)),
-                        78 + 20.5 * row++,
-                        !task.isOpen(today) || task.to().isBefore(today)));
-            }
-        }
-        List<Quarter> quarters = new ArrayList<>();
-        for (LocalDate q = first.withDayOfMonth(1).plusMonths(1); q.isBefore(last); q = q.plusMonths(1)) {
-            if (q.getMonthValue() % 3 == 1) {
-                quarters.add(new Quarter(
-                        q.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH) + " "
-                                + q.getYear(),
-                        44 + perDay * ChronoUnit.DAYS.between(first, q)));
-            }
-        }
         model.addAttribute("tasks", tasks);
         model.addAttribute(
                 "next",
@@ -126,19 +96,15 @@ public class AlmanacController {
                         .findFirst()
                         .orElse(null));
         model.addAttribute("today", today);
+        model.addAttribute("week", ThisWeek.of(tasks, today));
         model.addAttribute(
-                "todayX",
-                today.isBefore(first) || today.isAfter(last)
-                        ? null
-                        : 44 + perDay * ChronoUnit.DAYS.between(first, today));
-        model.addAttribute(
-                "plantX",
-                44
-                        + perDay
-                                * ChronoUnit.DAYS.between(
-                                        first, plan.rows().settings().plantingDate()));
-        model.addAttribute("bars", bars);
-        model.addAttribute("quarters", quarters);
+                "strip",
+                YearStrip.of(
+                        tasks,
+                        plan.evaluation().almanac().marks(),
+                        plan.site().where().latitude(),
+                        new YearStrip.Now(today, plan.rows().settings().plantingDate(), year),
+                        reader));
         return "almanac/almanac";
     }
 
@@ -150,7 +116,7 @@ public class AlmanacController {
         if (fields.wrong()) {
             PlanView again = pages.open(model, scope, StagePage.ALMANAC);
             model.addAttribute("fields", fields);
-            return page(model, again);
+            return page(model, again, reader, 0);
         }
         edits.apply(
                 scope,
@@ -195,7 +161,7 @@ public class AlmanacController {
             PlanView again = pages.open(model, scope, StagePage.ALMANAC);
             fields.put("plantingDate", again.rows().settings().plantingDate());
             model.addAttribute("fields", fields);
-            return page(model, again);
+            return page(model, again, reader, 0);
         }
         Map<String, Object> change = new HashMap<>();
         change.put("orderCloses", closes);

@@ -24,6 +24,9 @@ import org.apache.commons.csv.CSVRecord;
  * throughout).
  */
 public final class Almanac {
+    /** How the keys of the weeks of watering begin; their number follows. */
+    static final String WEEK = "water-";
+
     private static final List<CSVRecord> MINUTES = Table.rows("almanac/minutes.csv");
     private static final int GUARDED_YEARS = 4;
     private static final int NAMED = 6;
@@ -272,7 +275,7 @@ public final class Almanac {
                             .sum();
                     add(
                             tasks,
-                            "water-" + week.number(),
+                            WEEK + week.number(),
                             week.from(),
                             week.from().plusDays(6),
                             Phrase.of(

@@ -12,6 +12,7 @@ import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.winter.Exposure;
+import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Comparator;
@@ -24,6 +25,7 @@ public final class AlmanacStage implements Stage {
     private static final int YOUNG_YEARS = 6;
     private final Input input;
     private final Lazy<List<Task>> tasks = Lazy.of(this::findTasks);
+    private final Lazy<SeasonMarks> marks = Lazy.of(this::findMarks);
 
     /**
      * What this stage depends on.
@@ -36,6 +38,7 @@ public final class AlmanacStage implements Stage {
             Gates gates,
             Map<String, LocalDate> done,
             SiteStage site,
+            WinterStage winters,
             VarietyStage varieties,
             IrrigationStage water) {}
 
@@ -71,6 +74,16 @@ public final class AlmanacStage implements Stage {
     /** Those that should be done by now and are not. */
     public List<Task> late(LocalDate today) {
         return tasks().stream().filter(task -> task.isLate(today)).toList();
+    }
+
+    /** What a year brings here. */
+    public SeasonMarks marks() {
+        return marks.get();
+    }
+
+    private SeasonMarks findMarks() {
+        return SeasonMarks.of(
+                input.stands().stream().map(Stand::variety).distinct().toList(), input.varieties(), input.winters());
     }
 
     private List<Task> findTasks() {

@@ -33,6 +33,26 @@ public record Task(
      */
     public record Work(int minutes, List<String> trees) {}
 
+    /** The day for which all is done, and which other days follow. */
+    public boolean isPlanting() {
+        return key.equals("plant");
+    }
+
+    /** One of the weeks of watering after planting. */
+    public boolean isWeekly() {
+        return key.matches(Almanac.WEEK + "\\d+");
+    }
+
+    /** The first of those weeks. */
+    public boolean isFirstWeek() {
+        return key.equals(Almanac.WEEK + 1);
+    }
+
+    /** When it is thought of: its first day; today while it may be done or is late; its last day once it has lapsed. */
+    public LocalDate due(LocalDate today) {
+        return done.orElse(from.isAfter(today) ? from : isOpen(today) ? today : to);
+    }
+
     /** Whether it can still be done and is not. */
     public boolean isOpen(LocalDate today) {
         return done.isEmpty() && lapses.filter(day -> !today.isBefore(day)).isEmpty();

@@ -103,6 +103,7 @@ public final class Evaluation {
                                 Gates.of(orchard.settings().order(), day),
                                 orchard.observations().done(),
                                 site,
+                                winters,
                                 varieties,
                                 water.get()),
                         then));

@@ -251,4 +251,26 @@ class AlmanacTest {
         assertThat(task(tasks, "peg").done()).isEmpty();
         assertThat(task(tasks, "services").done()).contains(LocalDate.of(2027, 3, 8));
     }
+
+    /** A task is thought of on its first day, today while it may be done or is late, and where it lapsed on its last day. */
+    @Test
+    void whenATaskIsThoughtOf() {
+        Task peg = task(tasks(DAY, 42, false, false, false), "peg");
+        assertThat(peg.due(peg.from().minusDays(9))).isEqualTo(peg.from());
+        assertThat(peg.due(peg.from().plusDays(1))).isEqualTo(peg.from().plusDays(1));
+        assertThat(peg.due(peg.to().plusDays(20))).as("late").isEqualTo(peg.to().plusDays(20));
+        Task guards = new Task(
+                "guards-2026",
+                DAY,
+                DAY.plusDays(29),
+                peg.what(),
+                peg.why(),
+                peg.work(),
+                java.util.Optional.of(DAY.plusMonths(5)),
+                java.util.Optional.empty());
+        assertThat(guards.due(DAY.plusMonths(6))).as("lapsed").isEqualTo(guards.to());
+        assertThat(guards.isWeekly() || guards.isPlanting()).isFalse();
+        assertThat(tasks(DAY, 42, false, false, false).stream().filter(Task::isPlanting))
+                .hasSize(1);
+    }
 }
