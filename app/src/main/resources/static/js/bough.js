@@ -19,9 +19,7 @@ document.addEventListener('DOMContentLoaded', () => {
   if (here && line.scrollWidth > line.clientWidth) {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
-  document
-    .querySelectorAll('form.treeform select, form[data-auto] select')
-    .forEach((select) => select.addEventListener('change', () => select.form.submit()));
+  document.querySelectorAll('form.treeform select, form[data-auto] select').forEach(acts);
   // A new orchard keeps the clock of this browser, unless one was chosen before.
   const zone = document.querySelector('select[data-here]');
   const mine = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -40,6 +38,29 @@ document.addEventListener('DOMContentLoaded', () => {
   finder();
   keys(base);
 });
+
+/** A select acts when something is picked; by keys only with Enter or when it is left, for each arrow is a change. */
+function acts(select) {
+  const first = select.value;
+  let keys = false;
+  const show = () => {
+    if (select.value !== first) {
+      select.form.submit();
+    }
+  };
+  select.addEventListener('pointerdown', () => {
+    keys = false;
+  });
+  select.addEventListener('keydown', (event) => {
+    keys = true;
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      show();
+    }
+  });
+  select.addEventListener('change', () => keys || show());
+  select.addEventListener('blur', show);
+}
 
 /** The small calendar beside a field for a day. */
 function calendars() {

@@ -31,3 +31,22 @@ if (progress) {
       .catch(() => setTimeout(look, 2000));
   setTimeout(look, 250);
 }
+
+// Twelve figures copied from an almanac go into the twelve months.
+document.querySelectorAll('table.months tr').forEach((row) => {
+  const cells = Array.from(row.querySelectorAll('input'));
+  cells.forEach((cell, at) =>
+    cell.addEventListener('paste', (event) => {
+      const figures = event.clipboardData
+        .getData('text')
+        .trim()
+        .split(/[\s;|]+/);
+      if (figures.length > 1) {
+        event.preventDefault();
+        figures.slice(0, cells.length - at).forEach((figure, i) => {
+          cells[at + i].value = figure;
+        });
+      }
+    }),
+  );
+});

@@ -32,6 +32,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
     private static final double LETTER = 6.1;
     private static final double LEVEL = 17;
     private static final int LETTERS = 34;
+    private static final String WEEKLY = "water weekly";
     private static final double WEEK_HEIGHT = 13;
     private static final double FULL_WEEK = 480;
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("MMM", Locale.ENGLISH);
@@ -220,7 +221,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
 
         private String words(Task task) {
             if (task.isWeekly()) {
-                return "water weekly";
+                return WEEKLY;
             }
             String all = say.of(task.what());
             int end = all.length();
@@ -233,7 +234,8 @@ public record YearStrip(List<Month> months, List<Row> rows) {
         }
 
         private String title(Task task) {
-            return say.of(task.what()) + ", " + say.days(task.from(), task.to());
+            return (task.isFirstWeek() ? WEEKLY + ": " : "") + say.of(task.what()) + ", "
+                    + say.days(task.from(), task.to());
         }
 
         private String css(Task task) {
@@ -353,7 +355,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
                         "ys-" + each.getKey().word(),
                         to + 6,
                         bloom + 9,
-                        each.getKey().word() + " in bloom from "
+                        each.getKey().word() + " from "
                                 + say.shortDate(on(each.getValue().from(), first))));
             }
             return new Lanes(

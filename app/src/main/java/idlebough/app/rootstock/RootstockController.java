@@ -13,6 +13,7 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Crop;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
@@ -24,6 +25,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -125,6 +127,14 @@ public class RootstockController {
         model.addAttribute("moment", moment);
         model.addAttribute("kept", moment.kept());
         model.addAttribute("years", YEARS);
+        long open = without(
+                        plan,
+                        plan.evaluation().varieties().catalogue(),
+                        picked.variety().crop())
+                .stream()
+                .filter(row -> !row.id().equals(picked.choice().id()))
+                .count();
+        model.addAttribute("others", open == 0 ? 0 : open + 1);
         model.addAttribute("evergreen", picked.variety().crop().evergreen());
     }
 
@@ -137,7 +147,12 @@ public class RootstockController {
     }
 
     @PostMapping
-    String choose(Scope scope, FormStamp stamp, @RequestParam String choice, @RequestParam String stock) {
+    String choose(
+            Scope scope,
+            FormStamp stamp,
+            @RequestParam String choice,
+            @RequestParam String stock,
+            @RequestParam(defaultValue = "false") boolean all) {
         PlanView plan = pages.plan(scope);
         Catalogue catalogue = plan.evaluation().varieties().catalogue();
         ChoiceRow before = plan.rows().choice(choice).orElseThrow(NotFound::new);
@@ -146,11 +161,31 @@ public class RootstockController {
                 .findRootstock(stock)
                 .filter(of -> of.crops().contains(variety.crop().key()))
                 .orElseThrow(NotFound::new);
-        edits.apply(
-                scope,
-                stamp.change(variety.name() + " on " + chosen.name()),
-                now -> grafted(now, before, stock, stamp.revision()));
+        if (all) {
+            List<ChoiceRow> others = without(plan, catalogue, variety.crop());
+            edits.apply(
+                    scope,
+                    stamp.change(variety.crop().name() + " trees on " + chosen.name()),
+                    now -> Stream.concat(
+                                    Stream.of(before),
+                                    others.stream().filter(other -> !other.id().equals(choice)))
+                            .flatMap(row -> grafted(now, row, stock, stamp.revision()).stream())
+                            .toList());
+        } else {
+            edits.apply(
+                    scope,
+                    stamp.change(variety.name() + " on " + chosen.name()),
+                    now -> grafted(now, before, stock, stamp.revision()));
+        }
         return "redirect:/orchards/" + scope.orchard() + "/rootstocks?choice=" + choice;
+    }
+
+    /** Choices of a crop that have no stock yet. */
+    private static List<ChoiceRow> without(PlanView plan, Catalogue catalogue, Crop crop) {
+        return plan.rows().choices().stream()
+                .filter(row -> row.rootstockKey() == null)
+                .filter(row -> catalogue.variety(row.varietyKey()).crop().equals(crop))
+                .toList();
     }
 
     /** The choice, and its trees that are not yet in the ground. */

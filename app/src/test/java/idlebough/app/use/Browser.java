@@ -57,8 +57,19 @@ public final class Browser implements BeforeAllCallback {
         private final List<String> errors = new ArrayList<>();
 
         Tab(int width, int height) {
+            this(width, height, false);
+        }
+
+        /** A screen for thumbs. */
+        static Tab touched(int width, int height) {
+            return new Tab(width, height, true);
+        }
+
+        private Tab(int width, int height, boolean touch) {
             context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                     .setViewportSize(width, height)
+                    .setHasTouch(touch)
+                    .setIsMobile(touch)
                     .setLocale("en-GB"));
             page = context.newPage();
             page.setDefaultTimeout(15_000);

@@ -39,6 +39,15 @@ class EveryPageTest {
             "doubts",
             "find?q=a",
             "history");
+    /** Pages that go to the ground with the grower. */
+    private static final List<String> FIELD = List.of("layout/pegs", "planting", "almanac", "daybook");
+    /** The least height of what a thumb must meet, CSS pixels (WCAG 2.1, 2.5.5). */
+    private static final String SMALL = """
+            [...document.querySelectorAll('main button, main a.act, main input, main select, main textarea, main summary')]
+              .filter((e) => e.offsetParent && e.type !== 'hidden' && !e.ariaHidden && e.getBoundingClientRect().height < 43.5
+                && !e.closest('.visually-hidden') && !e.labels?.length)
+              .map((e) => e.outerHTML.slice(0, 90) + ' ' + e.getBoundingClientRect().height)""";
+
     /** Good by the web vitals; goal of the house. */
     private static final double JUMP = 0.05;
 
@@ -58,6 +67,11 @@ class EveryPageTest {
             for (String path : PAGES) {
                 page.navigate(base + path);
                 check(tab, path, width);
+                if (width < 820 && FIELD.contains(path)) {
+                    assertThat(page.evaluate("() => " + SMALL))
+                            .as("targets of %s", path)
+                            .isEqualTo(List.of());
+                }
             }
         }
     }
