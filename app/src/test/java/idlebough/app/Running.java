@@ -70,6 +70,12 @@ public final class Running implements BeforeAllCallback {
                         .orElse(0L);
     }
 
+    /** Changes in its journal. */
+    public static long changes(String orchard) {
+        return new JdbcTemplate(bean(DataSource.class))
+                .queryForObject("select count(*) from change_set where orchard_id = ?", Long.class, orchard);
+    }
+
     public static <T> T bean(Class<T> type) {
         return state.context().getBean(type);
     }
