@@ -13,6 +13,10 @@ import org.thymeleaf.context.Context;
 /** Prints planting cards, one or several to a page, A4 or Letter, black ink, the section to scale. */
 @Component
 public class CardPrinter {
+    private static final int A4 = 360;
+    private static final int LETTER = 300;
+    private static final int HALF = 225;
+    private static final int LINE = 24;
     private final PdfPrinter printer;
 
     CardPrinter(PdfPrinter printer) {
@@ -30,6 +34,12 @@ public class CardPrinter {
 
         public String css() {
             return "per" + perPage;
+        }
+
+        /** Of the drawing, px of the print, so that a card with so many lines of doubts keeps to its page. */
+        public int sketchHeight(int doubts) {
+            int whole = perPage == 1 ? letter ? LETTER : A4 : HALF;
+            return perPage == 1 ? Math.max(HALF, whole - LINE * doubts) : whole;
         }
 
         /** Whether a page ends after the card of this number, counted from 1. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.app.Running;
 import idlebough.app.Visitor;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -11,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -105,7 +108,7 @@ class HomeTest {
     }
 
     @Test
-    void theCardsOfAllTreesAreOnePaper() {
+    void theCardsOfAllTreesAreOnePaper() throws IOException {
         assertThat(grower.get(base + "/planting/cards.pdf").statusCode())
                 .as("no trees yet")
                 .isEqualTo(404);
@@ -114,9 +117,16 @@ class HomeTest {
                 base + "/site/edit",
                 Map.of("name", "Mine", "timeZone", "UTC", "latitude", "42.3", "corners", "0; 0\n30; 0\n30; 30\n0; 30"));
         grower.post(base + "/layout/fill", Map.of("pattern", "SQUARE", "margin", "3", "alley", "2", "bearing", ""));
-        for (String query : List.of("", "?per=2&paper=Letter", "?per=4")) {
-            byte[] pdf = grower.bytes(base + "/planting/cards.pdf" + query);
-            assertThat(new String(pdf, 0, 5, StandardCharsets.ISO_8859_1)).isEqualTo("%PDF-");
+        for (String paper : List.of("A4", "Letter")) {
+            for (int per : new int[] {1, 2, 4}) {
+                byte[] pdf = grower.bytes(base + "/planting/cards.pdf?per=" + per + "&paper=" + paper);
+                assertThat(new String(pdf, 0, 5, StandardCharsets.ISO_8859_1)).isEqualTo("%PDF-");
+                try (PDDocument document = Loader.loadPDF(pdf)) {
+                    assertThat(document.getNumberOfPages())
+                            .as("five cards, %s to a page of %s", per, paper)
+                            .isEqualTo((5 + per - 1) / per);
+                }
+            }
         }
     }
 
