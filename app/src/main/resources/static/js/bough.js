@@ -34,6 +34,7 @@ document.addEventListener('DOMContentLoaded', () => {
     }),
   );
   calendars();
+  leavings();
   switches();
   finder();
   keys(base);
@@ -60,6 +61,46 @@ function acts(select) {
   });
   select.addEventListener('change', () => keys || show());
   select.addEventListener('blur', show);
+}
+
+const LEFT = 'left:';
+const UNDO_SHOWN = 10_000;
+
+/** A row of the list whose button was pressed leaves; for ten seconds undo stands in its place. */
+function leavings() {
+  const rows = () => Array.from(document.querySelectorAll('.knot tr'));
+  const left = JSON.parse(sessionStorage.getItem(LEFT + location.pathname) || 'null');
+  sessionStorage.removeItem(LEFT + location.pathname);
+  const undo = document.getElementById('undo');
+  const gone = left && undo && !rows().some((row) => row.textContent.includes(left.words));
+  if (gone && Date.now() - left.at < UNDO_SHOWN) {
+    const row = document.createElement('tr');
+    row.className = 'leaving';
+    const cell = row.appendChild(document.createElement('td'));
+    cell.colSpan = 3;
+    cell.append('Settled: ' + left.words + ' ');
+    const button = cell.appendChild(document.createElement('button'));
+    button.type = 'button';
+    button.className = 'act';
+    button.textContent = 'Undo';
+    button.addEventListener('click', () => undo.requestSubmit());
+    const before = rows()[left.place];
+    if (before) {
+      before.before(row);
+    } else {
+      const last = document.querySelector('.knot:last-of-type table');
+      if (last) {
+        last.append(row);
+      }
+    }
+    setTimeout(() => row.remove(), UNDO_SHOWN);
+  }
+  rows().forEach((row, place) =>
+    row.addEventListener('submit', () => {
+      const words = row.querySelector('b').textContent;
+      sessionStorage.setItem(LEFT + location.pathname, JSON.stringify({ words, place, at: Date.now() }));
+    }),
+  );
 }
 
 /** The small calendar beside a field for a day. */

@@ -124,6 +124,7 @@ public class DoubtsController {
             @RequestParam(defaultValue = "") String at) {
         PlanView plan = pages.open(model, scope, null);
         model.addAttribute("back", "doubts");
+        model.addAttribute("returnTo", "doubts");
         model.addAttribute("spreadCss", "wideleft");
         Wanted wanted = new Wanted(gate, row, tree, room);
         LocalDate today = LocalDate.now(clock.withZone(plan.head().zone()));

@@ -17,6 +17,7 @@ import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /** Hands controllers the {@link Reader}, the {@link Scope} and the {@link FormStamp} of a request. */
@@ -33,6 +34,11 @@ public class WebConfig implements WebMvcConfigurer {
         resolvers.add(new ReaderResolver());
         resolvers.add(new ScopeResolver());
         resolvers.add(new StampResolver());
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new ReturnTo());
     }
 
     private static String accountId() {

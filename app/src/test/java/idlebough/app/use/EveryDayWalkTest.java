@@ -51,6 +51,7 @@ class EveryDayWalkTest {
             assertThat(page.locator(".due li:has-text('Guards on')").count()).isZero();
             open(page, "Quillane");
             assertThat(text(page, ".foot")).contains("Undo: Done: Guards on");
+            page.waitForLoadState();
             page.keyboard().press("u");
             page.locator(".told:has-text('Undid')").waitFor();
             page.navigate(Running.base() + "/");
@@ -225,6 +226,26 @@ class EveryDayWalkTest {
             page.locator(".knot a:has-text('P1 stands too wet')").click();
             page.locator(".sheet h2:has-text('P1 stands too wet')").waitFor();
             assertThat(page.locator(".plansk .sk-stop .ring.on").count()).isEqualTo(1);
+        }
+    }
+
+    /** What is settled leaves the list; undo stands in its place, and brings it back. */
+    @Test
+    void whatIsSettledLeavesTheList() {
+        try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
+            Page page = demo(tab);
+            open(page, "Quillane");
+            page.navigate(base(page) + "doubts");
+            Locator row = page.locator(".knot tr:has(form button)").first();
+            String words = row.locator("b").first().innerText();
+            row.locator("form button").first().click();
+            page.locator(".leaving").waitFor();
+            assertThat(page.url()).contains("/doubts");
+            assertThat(text(page, ".leaving")).contains(words);
+            assertThat(page.locator(".knot tr:not(.leaving) b").allInnerTexts()).doesNotContain(words);
+            page.locator(".leaving button").click();
+            page.locator(".knot tr:not(.leaving) b").first().waitFor();
+            assertThat(page.locator(".knot tr:not(.leaving) b").allInnerTexts()).contains(words);
         }
     }
 }

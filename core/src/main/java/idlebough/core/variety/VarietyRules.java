@@ -199,6 +199,7 @@ public final class VarietyRules {
         double band = (sample.high() - sample.low()) / 2 + (double) Math.abs(earlier - later) / n / 2;
         return Optional.of(FROST.about(Subject.variety(variety.key()))
                 .with("variety", variety.name())
+                .with("tree", variety.name())
                 .with("hit", Amount.count(hit))
                 .with("springs", Amount.count(n))
                 .with("ofTen", Amount.count(10.0 * hit / n))
