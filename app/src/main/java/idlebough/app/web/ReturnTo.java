@@ -17,12 +17,13 @@ final class ReturnTo implements HandlerInterceptor {
     @Override
     public void postHandle(
             HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView answer) {
-        String page = request.getParameter(FIELD);
-        if (page != null && answer != null && answer.getViewName() != null) {
-            Matcher led = TO_AN_ORCHARD.matcher(answer.getViewName());
-            if (led.matches()) {
-                answer.setViewName(led.group(1) + Pages.back(page));
-            }
+        if (answer == null || answer.getViewName() == null) {
+            return;
+        }
+        // Only an answer that leads on is asked for its field: a request that could not be read throws at the question.
+        Matcher led = TO_AN_ORCHARD.matcher(answer.getViewName());
+        if (led.matches() && request.getParameter(FIELD) != null) {
+            answer.setViewName(led.group(1) + Pages.back(request.getParameter(FIELD)));
         }
     }
 }

@@ -478,4 +478,16 @@ class GroundTest {
                 - Double.parseDouble(points[0].split(",")[0]);
         assertThat(wide).isCloseTo(600, within(0.2));
     }
+
+    /** A pit may be dug before anybody drew a boundary: it is seen on Site all the same. */
+    @Test
+    void aPitBeforeTheBoundaryIsShown() {
+        Visitor early = Visitor.signedUp("earlydigger");
+        String at = early.founds("No boundary yet", "42");
+        early.post(
+                at + "/site/pits/new",
+                Map.of("label", "1", "x", "3", "y", "4", "texture", "CLAY", "topsoil", "20", "ph", "6.4"));
+        assertThat(early.get(at + "/site").body())
+                .contains("Begin with the boundary", "Pit <b>1</b>", "Test the drainage");
+    }
 }
