@@ -110,4 +110,12 @@ public record Crop(
         return ("aeiou".indexOf(Character.toLowerCase(name.charAt(0))) >= 0 && !name.startsWith("Eu") ? "an " : "a ")
                 + name;
     }
+
+    /** “pears”, “cherries”, “peaches”. */
+    public String plural() {
+        if (name.endsWith("y")) {
+            return name.substring(0, name.length() - 1) + "ies";
+        }
+        return name + (name.endsWith("ch") || name.endsWith("o") && !name.endsWith("ado") ? "es" : "s");
+    }
 }

@@ -301,7 +301,7 @@ public final class VarietyRules {
 
     private static VarietyRemedy seeOthers(String label, Variety variety) {
         return new VarietyRemedy.SeeOthers(
-                Sentences.of("variety").say(label, Map.of("crop", variety.crop().name())),
+                Sentences.of("variety").say(label, Map.of("crop", variety.crop().plural())),
                 variety.crop().key());
     }
 }

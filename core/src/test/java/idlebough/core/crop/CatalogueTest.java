@@ -117,5 +117,8 @@ class CatalogueTest {
         assertThat(Catalogue.shipped().crops()).extracting(Crop::wetRank).allMatch(rank -> rank >= 1 && rank <= 6);
         assertThat(Shipped.crop("apple").withArticle()).isEqualTo("an apple");
         assertThat(Shipped.crop("plum").withArticle()).isEqualTo("a European plum");
+        assertThat(Shipped.crop("sweet-cherry").plural()).isEqualTo("sweet cherries");
+        assertThat(Shipped.crop("peach").plural()).isEqualTo("peaches");
+        assertThat(Shipped.crop("avocado").plural()).isEqualTo("avocados");
     }
 }
