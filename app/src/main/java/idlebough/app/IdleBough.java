@@ -2,14 +2,18 @@ package idlebough.app;
 
 import idlebough.app.account.NewPassword;
 import idlebough.app.database.DatabaseTrouble;
+import idlebough.app.database.DatabaseWatch;
 import idlebough.app.database.PrivateMariaDb;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.boot.Banner;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -68,14 +72,22 @@ public class IdleBough {
         return path;
     }
 
-    private static void start(Path home, boolean demo) {
+    private static void start(Path home, boolean demo) throws IOException {
+        // Held until the process ends, however it ends: one application to a data directory.
+        FileChannel file = FileChannel.open(
+                Files.createDirectories(home).resolve("app.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        if (file.tryLock() == null) {
+            throw new DatabaseTrouble("Idle Bough runs already on the data in " + home.getParent() + ".", null);
+        }
         PrivateMariaDb database = PrivateMariaDb.open(home);
         try {
             ConfigurableApplicationContext context = run(database, demo, Map.of());
+            DatabaseWatch watch = DatabaseWatch.over(database);
             // One hook of ours instead of Spring's, so that the database stops after the application and not beside it.
             Runtime.getRuntime()
                     .addShutdownHook(new Thread(
                             () -> {
+                                watch.close();
                                 context.close();
                                 database.close();
                             },
@@ -109,8 +121,9 @@ public class IdleBough {
 
     private static void password(Path home, String name) throws IOException, InterruptedException {
         withDatabase(home, database -> {
-            String set = NewPassword.set(database, name);
-            words().println(set == null ? "Nobody signs in as " + name + "." : "New password of " + name + ": " + set);
+            Optional<String> set = NewPassword.set(database, name);
+            words().println("New password of " + name + ": "
+                    + set.orElseThrow(() -> new DatabaseTrouble("Nobody signs in as " + name + ".", null)));
         });
     }
 

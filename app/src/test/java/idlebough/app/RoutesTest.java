@@ -37,7 +37,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** Every mapped route as nobody, as a stranger and as the owner; and every statement for its membership. */
 @ExtendWith(Running.class)
 class RoutesTest {
-    private static final Set<String> OPEN = Set.of("/sign-in", "/sign-up", "/demo", "/readings");
+    private static final Set<String> OPEN = Set.of("/sign-in", "/sign-up", "/demo", "/readings", "/alive");
     private static final String NONE = "01900000-0000-7000-8000-000000000000";
 
     private static final Map<String, String> VARIETY = Map.of("variety", "apple-cox");

@@ -3,11 +3,15 @@ package idlebough.app.account;
 import idlebough.app.store.Account;
 import idlebough.app.store.AccountMapper;
 import idlebough.app.web.SignedIn;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -28,6 +32,8 @@ public class SecurityConfig {
             "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
                     + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    private static final Logger LOG = LoggerFactory.getLogger(SecurityConfig.class);
+
     /** The name of the session under which a name is kept that was typed with a wrong password. */
     static final String TYPED = "idlebough.typed";
 
@@ -44,6 +50,7 @@ public class SecurityConfig {
                                 "/demo",
                                 "/readings",
                                 "/error",
+                                "/alive",
                                 "/favicon.svg",
                                 "/css/**",
                                 "/js/**",
@@ -55,6 +62,11 @@ public class SecurityConfig {
                         .usernameParameter("name")
                         .defaultSuccessUrl("/", false)
                         .failureHandler((request, response, failure) -> {
+                            if (failure instanceof InternalAuthenticationServiceException) {
+                                response.sendError(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+                                return;
+                            }
+                            LOG.warn("Sign-in failed from {}", request.getRemoteAddr());
                             // The name that was typed is kept for one page, not in an address that is logged.
                             request.getSession().setAttribute(TYPED, request.getParameter("name"));
                             response.sendRedirect(request.getContextPath()

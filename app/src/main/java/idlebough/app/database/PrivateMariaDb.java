@@ -4,12 +4,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -66,20 +70,26 @@ public final class PrivateMariaDb implements AutoCloseable {
         for (String part : List.of("tmp", "run", "log")) {
             Files.createDirectories(home.resolve(part));
         }
+        // Two that start at once: the second waits, and joins what the first has started.
+        try (FileChannel file = FileChannel.open(
+                        home.resolve("run/start.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock alone = file.lock()) {
+            return startAlone(home);
+        }
+    }
+
+    private static PrivateMariaDb startAlone(Path home) throws IOException, InterruptedException {
         Path made = home.resolve("data-complete");
         if (!Files.exists(made)) {
             install(home, made);
         }
         String password = secret(home);
-        Long running = runningPid(home);
-        Path portFile = home.resolve("run/port");
-        if (running != null && Files.exists(portFile)) {
-            int port = Integer.parseInt(Files.readString(portFile).strip());
-            return new PrivateMariaDb(home, port, password, false);
+        if (runningPid(home) != null) {
+            await(home, () -> runningPid(home) != null);
+            return new PrivateMariaDb(home, port(home), password, false);
         }
         int port = freePort();
         launch(home, port);
-        Files.writeString(portFile, port + "\n");
         sql(
                 home,
                 "create database if not exists " + SCHEMA
@@ -90,15 +100,56 @@ public final class PrivateMariaDb implements AutoCloseable {
         return new PrivateMariaDb(home, port, password, true);
     }
 
+    /** The server itself says on which port it listens: a file may be older than it. */
+    private static int port(Path home) throws IOException, InterruptedException {
+        Process process = client(home, "select @@port");
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (process.waitFor() != 0) {
+            throw new DatabaseTrouble("The database does not say where it listens: " + said.strip(), null);
+        }
+        return Integer.parseInt(said.strip().replaceAll("(?s).*\\s", ""));
+    }
+
+    /** Whether its process lives. */
+    public boolean isAlive() {
+        try {
+            return runningPid(home) != null;
+        } catch (IOException unreadable) {
+            return false;
+        }
+    }
+
+    /**
+     * Starts the server again, at the same port, after it has died; nothing when it lives. InnoDB recovers what was
+     * acknowledged.
+     */
+    public void revive() {
+        try {
+            if (runningPid(home) == null) {
+                launch(home, port);
+            }
+        } catch (IOException io) {
+            throw new DatabaseTrouble("The database could not be started again: " + io.getMessage() + ".", io);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     private static void install(Path home, Path made) throws IOException, InterruptedException {
         Path data = home.resolve("data");
+        if (Files.exists(data.resolve(SCHEMA))) {
+            throw new DatabaseTrouble(
+                    "The data directory " + data
+                            + " holds our data, but not the mark beside it that it is whole; it is "
+                            + "left as it is. If it is, put an empty file " + made.getFileName()
+                            + " beside it; else move it away and restore a backup.",
+                    null);
+        }
+        // A first installation that was cut off: no schema of ours was ever in it, so nothing is lost.
         if (Files.exists(data)) {
-            try (var files = Files.list(data)) {
-                if (files.findAny().isPresent()) {
-                    throw new DatabaseTrouble(
-                            "The data directory " + data
-                                    + " was only half made and is left as it is; move it away and start again.",
-                            null);
+            try (var files = Files.walk(data)) {
+                for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.delete(file);
                 }
             }
         }
@@ -145,6 +196,7 @@ public final class PrivateMariaDb implements AutoCloseable {
                 "--local-infile=0",
                 "--performance-schema=0",
                 "--innodb-log-file-size=16M",
+                "--innodb-doublewrite=1",
                 "--max-allowed-packet=64M"));
         // In a session of its own, so that a Ctrl-C at the terminal ends the application first and the application the
         // database.
@@ -153,12 +205,26 @@ public final class PrivateMariaDb implements AutoCloseable {
                 .redirectErrorStream(true)
                 .redirectOutput(home.resolve("log/start.log").toFile())
                 .start();
-        for (int i = 0; i < 600; i++) {
+        try {
+            await(home, () -> process.isAlive() || process.exitValue() == 0);
+        } catch (DatabaseTrouble givenUp) {
+            process.destroy();
+            if (!process.waitFor(10, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+            throw givenUp;
+        }
+    }
+
+    /** Something that may still come. */
+    private interface Hope {
+        boolean lives() throws IOException;
+    }
+
+    private static void await(Path home, Hope hope) throws IOException, InterruptedException {
+        for (int i = 0; i < 600 && hope.lives(); i++) {
             if (Files.exists(socket(home)) && answers(home)) {
                 return;
-            }
-            if (!process.isAlive() && process.exitValue() != 0) {
-                break;
             }
             Thread.sleep(50);
         }
@@ -306,7 +372,13 @@ public final class PrivateMariaDb implements AutoCloseable {
             said = new String(errors.readAllBytes(), StandardCharsets.UTF_8);
         }
         if (load.waitFor() != 0) {
-            throw new DatabaseTrouble("The backup could not be restored: " + said.strip(), null);
+            // Half a backup would look like a whole one.
+            sql(
+                    home,
+                    "drop database " + SCHEMA + "; create database " + SCHEMA
+                            + " character set utf8mb4 collate utf8mb4_uca1400_ai_ci;");
+            throw new DatabaseTrouble(
+                    "The backup could not be restored, and the database is empty as before: " + said.strip(), null);
         }
     }
 

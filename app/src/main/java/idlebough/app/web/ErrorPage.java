@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import idlebough.app.database.DatabaseFault;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.boot.webmvc.error.ErrorController;
@@ -25,6 +26,7 @@ public class ErrorPage implements ErrorController {
                         "There is nothing at this address.",
                         "It may have been moved, or it belongs to someone else.");
             case 413 -> Troubles.tooLargeFor(model);
+            case 503 -> Troubles.faultFor(model, DatabaseFault.DOWN);
             case 500 -> Troubles.wentWrong(model, request);
             default -> Troubles.say(model, "This went wrong.", "Go back, or start from your orchards.");
         };

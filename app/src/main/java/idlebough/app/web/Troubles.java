@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import idlebough.app.database.DatabaseFault;
 import idlebough.app.store.LostRace;
 import idlebough.app.store.NotAllowed;
 import idlebough.app.store.NotFound;
@@ -12,6 +13,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -111,6 +113,7 @@ public class Troubles {
     @ExceptionHandler(NotAllowed.class)
     @ResponseStatus(HttpStatus.FORBIDDEN)
     String notAllowed(Model model, NotAllowed refused) {
+        LOG.warn("Refused to a {}: {}", refused.role().word(), refused.getMessage());
         return say(
                 model,
                 "You may not change this.",
@@ -149,10 +152,34 @@ public class Troubles {
     void gone(HttpServletResponse response) {}
 
     @ExceptionHandler(Exception.class)
-    @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
-    String failed(Model model, Exception trouble, HttpServletRequest request) {
+    String failed(Model model, Exception trouble, HttpServletRequest request, HttpServletResponse response) {
+        Optional<DatabaseFault> fault = DatabaseFault.behind(trouble);
+        if (fault.isPresent()) {
+            LOG.warn("The database: {}, {}", fault.get(), trouble.getMessage());
+            response.setStatus(statusOf(fault.get()).value());
+            return faultFor(model, fault.get());
+        }
         LOG.error("Incident", trouble);
+        response.setStatus(HttpStatus.INTERNAL_SERVER_ERROR.value());
         return wentWrong(model, request);
+    }
+
+    private static HttpStatus statusOf(DatabaseFault fault) {
+        return fault == DatabaseFault.FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
+    }
+
+    static String faultFor(Model model, DatabaseFault fault) {
+        return fault == DatabaseFault.FULL
+                ? say(
+                        model,
+                        "The disk of this server is full.",
+                        "Nothing was stored. What you had saved is safe and can be read; go back, and save again when "
+                                + "there is room.")
+                : say(
+                        model,
+                        "The database does not answer just now.",
+                        "It is started again by itself; what you had saved is safe. Go back in a few seconds and try "
+                                + "once more.");
     }
 
     static String wentWrong(Model model, HttpServletRequest request) {

@@ -23,6 +23,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -36,6 +38,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Stations that give readings by themselves: what they said last, and how they are reached. */
 @Controller
 public class LiveController {
+    private static final Logger LOG = LoggerFactory.getLogger(LiveController.class);
+
     private static final Duration SHOWN = Duration.ofHours(72);
     private static final int MOST = 400;
     private final Pages pages;
@@ -207,6 +211,7 @@ public class LiveController {
                 ? service.feed(authorization.substring("Bearer ".length()).strip())
                 : null;
         if (feed == null) {
+            LOG.warn("A station came with a wrong key from {}", request.getRemoteAddr());
             return said(HttpStatus.UNAUTHORIZED, "A station’s key is wanted: Authorization: Bearer and the key.");
         }
         try {

@@ -45,13 +45,67 @@ class PrivateMariaDbTest {
     }
 
     @Test
-    void aHalfMadeDataDirectoryIsLeftAsItIs(@TempDir Path directory) throws Exception {
-        Path left = Files.createDirectories(directory.resolve("data")).resolve("ibdata1");
-        Files.writeString(left, "half");
+    void aFirstInstallationThatWasCutOffStartsOverButDataOfOursAreNeverTouched(@TempDir Path directory)
+            throws Exception {
+        Path data = Files.createDirectories(directory.resolve("data"));
+        Files.writeString(data.resolve("ibdata1"), "half");
+        try (PrivateMariaDb begun = PrivateMariaDb.open(directory);
+                Connection connection = connect(begun)) {
+            assertThat(connection.isValid(2)).isTrue();
+        }
+        Files.delete(directory.resolve("data-complete"));
         assertThatThrownBy(() -> PrivateMariaDb.open(directory))
                 .isInstanceOf(DatabaseTrouble.class)
-                .hasMessageContaining("half made");
-        assertThat(left).hasContent("half");
+                .hasMessageContaining("holds our data");
+        assertThat(data.resolve("idlebough")).isDirectory();
+    }
+
+    /** An unlucky kill: the file of the port is of no use to anybody, the server itself is asked. */
+    @Test
+    void aServerThatDiedIsRevivedAtItsPortAndOneThatRunsIsJoined(@TempDir Path directory) throws Exception {
+        try (PrivateMariaDb first = PrivateMariaDb.open(directory)) {
+            try (Connection connection = connect(first);
+                    Statement sql = connection.createStatement()) {
+                sql.execute("create table kept (words varchar(20))");
+                sql.execute("insert into kept values ('acknowledged')");
+            }
+            PrivateMariaDb joined = PrivateMariaDb.open(directory);
+            assertThat(joined.url()).isEqualTo(first.url());
+            long pid = Long.parseLong(
+                    Files.readString(directory.resolve("run/mariadbd.pid")).strip());
+            ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+            ProcessHandle.of(pid).ifPresent(dying -> dying.onExit().join());
+            assertThat(first.isAlive()).isFalse();
+            try (DatabaseWatch watch = DatabaseWatch.over(first)) {
+                for (int i = 0; i < 300 && !first.isAlive(); i++) {
+                    Thread.sleep(50);
+                }
+                first.revive();
+                assertThat(first.isAlive()).isTrue();
+                assertThat(PrivateMariaDb.open(directory).url()).isEqualTo(first.url());
+            }
+            try (Connection connection = connect(first);
+                    Statement sql = connection.createStatement();
+                    ResultSet rows = sql.executeQuery("select words from kept")) {
+                assertThat(rows.next()).isTrue();
+            }
+        }
+    }
+
+    @Test
+    void aBackupThatBreaksOffLeavesNothingBehind(@TempDir Path directory) throws Exception {
+        Path broken = directory.resolve("broken.sql");
+        Files.writeString(broken, "create table half (a int);\ninsert into nowhere values (1);\n");
+        try (PrivateMariaDb database = PrivateMariaDb.open(directory.resolve("a"))) {
+            assertThatThrownBy(() -> database.restore(broken))
+                    .isInstanceOf(DatabaseTrouble.class)
+                    .hasMessageContaining("empty as before");
+            try (Connection connection = connect(database);
+                    Statement sql = connection.createStatement();
+                    ResultSet rows = sql.executeQuery("show tables")) {
+                assertThat(rows.next()).isFalse();
+            }
+        }
     }
 
     @Test

@@ -1,0 +1,40 @@
+package idlebough.app.database;
+
+import java.sql.SQLException;
+import java.sql.SQLNonTransientConnectionException;
+import java.sql.SQLTransientConnectionException;
+import java.util.Optional;
+import java.util.Set;
+
+/** What of the database stands behind an exception, as far as whoever asked should know. */
+public enum DatabaseFault {
+    /** It does not answer. */
+    DOWN,
+    /** There is no room for what was to be stored. */
+    FULL;
+
+    /** MariaDB: disk full, error of the storage engine, table full, write error. */
+    private static final Set<Integer> NO_ROOM = Set.of(1021, 1026, 1114);
+
+    private static final int ENGINE = 1030;
+    private static final String NO_SPACE = "28";
+
+    public static Optional<DatabaseFault> behind(Throwable trouble) {
+        for (Throwable cause = trouble; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLTransientConnectionException
+                    || cause instanceof SQLNonTransientConnectionException) {
+                return Optional.of(DOWN);
+            }
+            if (cause instanceof SQLException sql && isFull(sql)) {
+                return Optional.of(FULL);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isFull(SQLException sql) {
+        return NO_ROOM.contains(sql.getErrorCode())
+                || sql.getErrorCode() == ENGINE
+                        && String.valueOf(sql.getMessage()).contains(NO_SPACE);
+    }
+}
