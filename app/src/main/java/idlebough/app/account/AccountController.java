@@ -70,7 +70,7 @@ public class AccountController {
         model.addAttribute(
                 "trouble",
                 asked.containsKey("held")
-                        ? "Too many wrong passwords for this name. Wait five minutes, then try again."
+                        ? "Too many wrong passwords for this name. Wait half a minute, then try again; it takes longer each time."
                         : asked.containsKey("wrong") ? "Name and password do not fit together." : null);
         model.addAttribute("out", asked.containsKey("out"));
         return "account/sign-in";

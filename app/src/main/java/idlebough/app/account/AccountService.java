@@ -6,7 +6,6 @@ import idlebough.app.store.Ids;
 import idlebough.core.measure.UnitSystem;
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.util.Locale;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -30,13 +29,7 @@ public class AccountService {
     @Transactional
     public Account signUp(String signIn, String name, String password, UnitSystem units, String locale) {
         Account account = new Account(
-                Ids.next(),
-                signIn.strip().toLowerCase(Locale.ROOT),
-                name.strip(),
-                encoder.encode(password),
-                units,
-                locale,
-                0);
+                Ids.next(), SignInName.of(signIn), name.strip(), encoder.encode(password), units, locale, 0);
         try {
             accounts.insert(account, clock.instant());
         } catch (DuplicateKeyException taken) {
@@ -46,7 +39,7 @@ public class AccountService {
     }
 
     public Account find(String signIn) {
-        return accounts.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
+        return accounts.bySignIn(SignInName.of(signIn));
     }
 
     /** Sixteen letters and figures that are not mistaken for each other. */

@@ -6,7 +6,6 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Sets a new password from the command line, where no application runs: there is no mail to send one by. */
@@ -20,7 +19,7 @@ public final class NewPassword {
                 PreparedStatement update = connection.prepareStatement(
                         "update account set password_hash = ?, version = version + 1 where sign_in = ?")) {
             update.setString(1, new SecurityConfig().passwordEncoder().encode(password));
-            update.setString(2, name.strip().toLowerCase(Locale.ROOT));
+            update.setString(2, SignInName.of(name));
             return update.executeUpdate() == 1 ? Optional.of(password) : Optional.empty();
         } catch (SQLException failed) {
             throw new DatabaseTrouble("The password could not be set: " + failed.getMessage(), failed);

@@ -5,7 +5,7 @@ import idlebough.app.store.AccountMapper;
 import idlebough.app.web.SignedIn;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.util.Locale;
+import java.util.Objects;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -21,9 +21,11 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Who may ask for what. Nothing inline, nothing from elsewhere; the session only for those signed in. */
 @Configuration
@@ -38,12 +40,14 @@ public class SecurityConfig {
     static final String TYPED = "idlebough.typed";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AuthenticationProvider provider)
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, KnownDevice devices)
             throws Exception {
+        SavedRequestAwareAuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
+        onward.setRequestCache(new CookieRequestCache());
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
-        http.authenticationProvider(provider)
-                .securityContext(c -> c.securityContextRepository(contexts))
+        // The provider is the global one: given here too, it would be asked twice for every wrong password.
+        http.securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
                                 "/sign-up",
@@ -60,7 +64,12 @@ public class SecurityConfig {
                         .authenticated())
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("name")
-                        .defaultSuccessUrl("/", false)
+                        .authenticationDetailsSource(request -> devices.made(
+                                request, SignInName.of(Objects.toString(request.getParameter("name"), ""))))
+                        .successHandler((request, response, who) -> {
+                            devices.remember(request, response, SignInName.of(who.getName()));
+                            onward.onAuthenticationSuccess(request, response, who);
+                        })
                         .failureHandler((request, response, failure) -> {
                             if (failure instanceof InternalAuthenticationServiceException) {
                                 response.sendError(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
@@ -75,8 +84,7 @@ public class SecurityConfig {
                 .logout(l -> l.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in?out")
                         .deleteCookies("bough"))
-                .requestCache(
-                        c -> c.requestCache(new org.springframework.security.web.savedrequest.CookieRequestCache()))
+                .requestCache(c -> c.requestCache(new CookieRequestCache()))
                 // A station has no session to ride on; its key is in a header that no other site can set.
                 .csrf(c -> c.csrfTokenRepository(tokens).ignoringRequestMatchers("/readings"))
                 .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
@@ -104,7 +112,7 @@ public class SecurityConfig {
     @Bean
     UserDetailsService users(AccountMapper accounts) {
         return name -> {
-            Account account = accounts.bySignIn(name.strip().toLowerCase(Locale.ROOT));
+            Account account = accounts.bySignIn(SignInName.of(name));
             if (account == null) {
                 throw new UsernameNotFoundException("unknown");
             }
@@ -117,10 +125,15 @@ public class SecurityConfig {
         DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users) {
             @Override
             public Authentication authenticate(Authentication attempt) {
-                if (throttle.holds(attempt.getName())) {
+                Throttle.Try made = attempt.getDetails() instanceof Throttle.Try known
+                        ? known
+                        : new Throttle.Try(SignInName.of(attempt.getName()), "", "");
+                if (!throttle.begin(made)) {
                     throw new LockedException("held back");
                 }
-                return super.authenticate(attempt);
+                Authentication proved = super.authenticate(attempt);
+                throttle.succeeded(made);
+                return proved;
             }
         };
         provider.setPasswordEncoder(encoder);
