@@ -478,4 +478,33 @@ class FormsTest {
                 .contains("value=\"GROWER0\"")
                 .doesNotContain("long enough");
     }
+
+    /** What came back as a fault of ours once: each is an address or a sign that nobody means. */
+    @ParameterizedTest
+    @CsvSource({
+        "/orchards/%C3%A9/site, 404",
+        "/orchards/x/site, 404",
+        "{base}/varieties?variety=%ff%fe, 400",
+        "{base}/history?page=99999999, 200",
+        "{base}/history?page=-3, 200",
+        "{base}/find?q=a%00b, 400",
+        "{base}/rootstocks?year=abc, 404",
+        "{base}/rootstocks?choice=%C3%A9, 404",
+        "{base}/layout/try?tree=&x=1&y=1, 404",
+        "{base}/almanac?year=-5, 200",
+        "/error, 200"
+    })
+    void whatNobodyMeansIsNoFaultOfOurs(String path, int status) {
+        assertThat(grower.get(path.replace("{base}", base)).statusCode())
+                .as(path)
+                .isEqualTo(status);
+    }
+
+    /** Bells and halves of pairs would break PDF, SVG and calendars for good (XML 1.0, 2.2). */
+    @Test
+    void signsThatNoPaperHoldsAreRefusedAtTheDoor() {
+        HttpResponse<String> answer = grower.post(base + "/rename", Map.of("name", "Upper\u0007 field"));
+        assertThat(answer.statusCode()).isEqualTo(400);
+        assertThat(answer.body()).contains("a sign in it that no page can show");
+    }
 }

@@ -320,7 +320,7 @@ class RoutesTest {
                     "right",
                     Right.PLAN,
                     "scope",
-                    new Scope("o", "a"),
+                    new Scope(NONE, "a"),
                     "account",
                     "a"));
             assertThat(sql.getSql().replaceAll("\\s+", " "))

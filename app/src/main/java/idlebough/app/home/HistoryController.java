@@ -28,6 +28,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/orchards/{orchard}")
 public class HistoryController {
     private static final int PAGE = 30;
+    private static final int LAST = 100_000;
     private static final String RACED =
             "Someone changed one of its rows since, so it was left as it is. The history says what came later.";
     private final Pages pages;
@@ -50,7 +51,7 @@ public class HistoryController {
     @GetMapping("/history")
     String history(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "0") int page) {
         PlanView plan = pages.open(model, scope, null);
-        int at = Math.max(0, page);
+        int at = Math.max(0, Math.min(page, LAST));
         List<ChangeSet> sets = journal.sets(scope, PAGE + 1, at * PAGE);
         List<ChangeSet> shown = sets.subList(0, Math.min(PAGE, sets.size()));
         Map<String, String> stuck = edits.stuck(scope, shown);

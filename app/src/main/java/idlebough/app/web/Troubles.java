@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.catalina.connector.ClientAbortException;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.slf4j.MDC;
@@ -82,6 +83,17 @@ public class Troubles {
                 model,
                 "Something was missing from what was sent.",
                 "Go back, look at the form once more and send it again; nothing was changed.");
+    }
+
+    @ExceptionHandler({Door.NoText.class, InvalidParameterException.class})
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String noText(Model model, Exception trouble) {
+        LOG.info("Not readable: {}", trouble.getMessage());
+        return say(
+                model,
+                "There is a sign in it that no page can show.",
+                "It may have come along with something that was copied. Go back, type that field anew and send it once "
+                        + "more; nothing was changed.");
     }
 
     /** The second to save sees both values and decides; nothing was overwritten. */

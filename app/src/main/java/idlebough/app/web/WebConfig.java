@@ -38,6 +38,7 @@ public class WebConfig implements WebMvcConfigurer {
 
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new Door());
         registry.addInterceptor(new ReturnTo());
     }
 
