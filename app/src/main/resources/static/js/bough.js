@@ -34,6 +34,7 @@ document.addEventListener('DOMContentLoaded', () => {
     }),
   );
   calendars();
+  lights();
   leavings();
   switches();
   finder();
@@ -61,6 +62,19 @@ function acts(select) {
   });
   select.addEventListener('change', () => keys || show());
   select.addEventListener('blur', show);
+}
+
+/** A task of the week lights the trees that it concerns. */
+function lights() {
+  document.querySelectorAll('[data-trees]').forEach((task) => {
+    const crowns = task.dataset.trees
+      .split(' ')
+      .map((id) => id && document.querySelector('.plansk [data-tree="' + id + '"]'))
+      .filter(Boolean);
+    const lit = (on) => () => crowns.forEach((crown) => crown.classList.toggle('lit', on));
+    ['mouseenter', 'focusin'].forEach((kind) => task.addEventListener(kind, lit(true)));
+    ['mouseleave', 'focusout'].forEach((kind) => task.addEventListener(kind, lit(false)));
+  });
 }
 
 const LEFT = 'left:';

@@ -299,8 +299,13 @@ public class PlantingController {
     String edit(Scope scope, Reader reader, Model model, @PathVariable String tree) {
         PlanView plan = pages.open(model, scope, StagePage.PLANTING);
         TreeView picked = plan.tree(tree);
-        section(model, plan, reader, picked, 0);
-        model.addAttribute("fields", form(picked.row(), reader.display()));
+        return measuring(model, plan, reader, picked, form(picked.row(), reader.display()));
+    }
+
+    private String measuring(Model model, PlanView plan, Reader reader, TreeView tree, Fields fields) {
+        section(model, plan, reader, tree, 0);
+        model.addAttribute("nursery", NurseryDrawing.of(tree));
+        model.addAttribute("fields", fields);
         model.addAttribute("forms", Form.values());
         model.addAttribute("footings", Footing.values());
         return "planting/tree";
@@ -343,11 +348,7 @@ public class PlantingController {
             return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree;
         }
         PlanView again = pages.open(model, scope, StagePage.PLANTING);
-        section(model, again, reader, again.tree(tree), 0);
-        model.addAttribute("fields", fields);
-        model.addAttribute("forms", Form.values());
-        model.addAttribute("footings", Footing.values());
-        return "planting/tree";
+        return measuring(model, again, reader, again.tree(tree), fields);
     }
 
     /** This tree, and the shape alone of the others of its variety that are still to be planted. */

@@ -79,12 +79,15 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
     /**
      * One of them among its neighbours.
      *
+     * @param tree drawn once, at its own foot
+     * @param at transforms of its neighbours, which are its like, and of itself, the last
      * @param pegs measure between the pegs; empty while the trees have no places
      * @param left what is free between two crowns; empty where they meet
      */
     public record InRow(
             StockOffer offer,
-            List<Plate> trees,
+            Plate tree,
+            List<String> at,
             Plate person,
             double personX,
             String ladder,
@@ -177,14 +180,12 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
         double middle = WIDTH / 2 + 22;
         TreeFigure tree = sitter.tree(shown, 37);
         Optional<Double> apart = offers.here().apart();
-        List<Plate> trees = new ArrayList<>();
+        List<String> at = new ArrayList<>();
         apart.ifPresent(metres -> {
-            for (int side : new int[] {-1, 1}) {
-                trees.add(Plate.of(tree.withSeed(37 + side), middle + side * metres * scale, ROW, scale)
-                        .with("tr-pale"));
-            }
+            at.add(Svg.translate(middle - metres * scale, ROW) + " scale(-1,1)");
+            at.add(Svg.translate(middle + metres * scale, ROW) + " scale(-1,1)");
         });
-        trees.add(Plate.of(tree, middle, ROW, scale));
+        at.add(Svg.translate(middle, ROW));
         double beside = (apart.orElse(shown.size().spread() + 1.4) / 2) * scale;
         double crown = tree.size().width() * scale / 2;
         Optional<Measure> left = apart.map(metres -> metres - tree.size().width())
@@ -192,7 +193,8 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
                 .map(free -> measure(middle + crown, middle + crown + free * scale, 50, free));
         return new InRow(
                 shown,
-                trees,
+                Plate.of(tree, 0, 0, scale),
+                at,
                 Plate.person(middle + beside, ROW, scale),
                 middle + beside,
                 ladder(middle - beside, scale),

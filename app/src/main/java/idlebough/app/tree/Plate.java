@@ -9,9 +9,8 @@ import java.util.List;
  * A tree, or whoever stands beside it, at a place of a drawing.
  *
  * @param at transform of its foot
- * @param css of the whole
  */
-public record Plate(String at, String css, List<Stroke> strokes) {
+public record Plate(String at, List<Stroke> strokes) {
     private static final int MOST = 600;
     private static final Cache<Drawn, List<Stroke>> DRAWN =
             Caffeine.newBuilder().maximumSize(MOST).build();
@@ -23,15 +22,10 @@ public record Plate(String at, String css, List<Stroke> strokes) {
      * @param scale page units to the metre
      */
     public static Plate of(TreeFigure tree, double x, double y, double scale) {
-        return new Plate(
-                Svg.translate(x, y), "", DRAWN.get(new Drawn(tree, scale), each -> TreeDrawing.of(tree, scale)));
+        return new Plate(Svg.translate(x, y), DRAWN.get(new Drawn(tree, scale), each -> TreeDrawing.of(tree, scale)));
     }
 
     public static Plate person(double x, double y, double scale) {
-        return new Plate(Svg.translate(x, y), "", Person.of(scale));
-    }
-
-    public Plate with(String other) {
-        return new Plate(at, other, strokes);
+        return new Plate(Svg.translate(x, y), Person.of(scale));
     }
 }

@@ -48,8 +48,4 @@ public record TreeFigure(
         BURLAP,
         HIDDEN
     }
-
-    public TreeFigure withSeed(int other) {
-        return new TreeFigure(form, leaf, age, size, union, below, leafless, other);
-    }
 }

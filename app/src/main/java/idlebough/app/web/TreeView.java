@@ -2,6 +2,7 @@ package idlebough.app.web;
 
 import idlebough.app.store.PegRow;
 import idlebough.app.store.TreeRow;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.irrigation.FirstSeason;
@@ -40,6 +41,11 @@ public final class TreeView {
 
     public String id() {
         return stand.id();
+    }
+
+    /** As it comes, with what is usual where it was not measured. */
+    public NurseryTree nursery() {
+        return stand.tree().nursery();
     }
 
     public Subject subject() {

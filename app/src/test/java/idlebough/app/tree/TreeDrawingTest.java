@@ -69,7 +69,10 @@ class TreeDrawingTest {
         for (double scale : new double[] {4, 16, 40, 90}) {
             List<Stroke> once = TreeDrawing.of(figure(form, 7, 3.2, 3, 3), scale);
             assertThat(TreeDrawing.of(figure(form, 7, 3.2, 3, 3), scale)).isEqualTo(once);
-            assertThat(TreeDrawing.of(figure(form, 7, 3.2, 3, 3).withSeed(4), scale))
+            TreeFigure same = figure(form, 7, 3.2, 3, 3);
+            TreeFigure other = new TreeFigure(
+                    form, same.leaf(), same.age(), same.size(), same.union(), same.below(), same.leafless(), 4);
+            assertThat(TreeDrawing.of(other, scale))
                     .as("another seed, another tree")
                     .isNotEqualTo(once);
             String all = once.stream().map(Stroke::d).collect(Collectors.joining());

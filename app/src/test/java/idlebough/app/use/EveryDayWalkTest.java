@@ -46,6 +46,10 @@ class EveryDayWalkTest {
             Page page = demo(tab);
             Locator late = page.locator(".due li:has-text('Guards on')");
             assertThat(late.textContent()).contains("days late");
+            late.locator("button.tick").focus();
+            assertThat(page.locator(".plansk .lit").count())
+                    .as("its five trees are lit")
+                    .isEqualTo(5);
             late.locator("button.tick").click();
             page.waitForURL(Running.base() + "/");
             assertThat(page.locator(".due li:has-text('Guards on')").count()).isZero();

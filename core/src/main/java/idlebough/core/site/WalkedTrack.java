@@ -17,6 +17,12 @@ import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
  */
 public record WalkedTrack(List<Point> corners, int read, double closingError, Optional<String> complaint) {
     private static final double STANDING_STILL = 0.5;
+    /** Seven hours at four points a second; more is no walk round a plot. */
+    private static final int MOST = 100_000;
+    /** Loops are cut off rings of so many corners at most: the work grows with the square of their crossings. */
+    private static final int MOST_TANGLED = 200;
+
+    private static final double COARSEST = 20;
 
     /**
      * @param track in the order walked, plan metres
@@ -40,6 +46,14 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, Op
                 moving.add(point);
             }
         }
+        if (moving.size() > MOST) {
+            return new WalkedTrack(
+                    List.of(),
+                    track.size(),
+                    closing,
+                    Optional.of("The track has " + moving.size() + " places where you moved on; at most " + MOST
+                            + " are read. Thin it, or walk it again with a point every second."));
+        }
         if (moving.size() > 3 && moving.get(0).distance(moving.get(moving.size() - 1)) < STANDING_STILL) {
             moving.remove(moving.size() - 1);
         }
@@ -47,8 +61,7 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, Op
             return new WalkedTrack(
                     List.of(), track.size(), closing, Optional.of("The track hardly moves; it encloses nothing."));
         }
-        Geometry line = DouglasPeuckerSimplifier.simplify(Shapes.line(moving), tolerance);
-        List<Point> corners = untangled(Shapes.ring(line));
+        List<Point> corners = untangled(moving, tolerance);
         if (corners.size() < 3) {
             return new WalkedTrack(
                     List.of(),
@@ -59,9 +72,25 @@ public record WalkedTrack(List<Point> corners, int read, double closingError, Op
         return new WalkedTrack(corners, track.size(), closing, Plot.complaint(corners));
     }
 
-    /** A shaky hand makes small loops: they are cut off when what is left is all but the whole. */
-    private static List<Point> untangled(List<Point> corners) {
+    private static List<Point> simple(List<Point> moving, double tolerance) {
+        return Shapes.ring(DouglasPeuckerSimplifier.simplify(Shapes.line(moving), tolerance));
+    }
+
+    /**
+     * A shaky hand makes small loops: they are cut off when what is left is all but the whole. A very shaky one is looked
+     * at more coarsely first.
+     */
+    private static List<Point> untangled(List<Point> moving, double tolerance) {
+        List<Point> corners = simple(moving, tolerance);
         if (corners.size() < 4 || Plot.complaint(corners).isEmpty()) {
+            return corners;
+        }
+        double coarser = Math.max(tolerance, STANDING_STILL);
+        while (corners.size() > MOST_TANGLED && coarser < COARSEST) {
+            coarser *= 2;
+            corners = simple(moving, coarser);
+        }
+        if (corners.size() > MOST_TANGLED) {
             return corners;
         }
         Geometry fixed = GeometryFixer.fix(Shapes.polygon(corners));

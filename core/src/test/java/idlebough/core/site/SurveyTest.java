@@ -267,4 +267,20 @@ class SurveyTest {
                 .as("with the plan's y axis to the east, north is to the left")
                 .isNegative();
     }
+
+    /** A pocketed phone: what is no walk is refused in words, and a tangle is not worked on for ever. */
+    @Test
+    void aTangledTrackIsRefusedInWords() {
+        Random wild = new Random(11);
+        List<Point> tangle = new ArrayList<>();
+        for (int i = 0; i < 1_000; i++) {
+            tangle.add(new Point(wild.nextDouble() * 500, wild.nextDouble() * 500));
+        }
+        assertThat(WalkedTrack.of(tangle, 1.5).complaint().orElseThrow()).contains("crosses itself");
+        List<Point> endless = new ArrayList<>();
+        for (int i = 0; i < 120_000; i++) {
+            endless.add(new Point(i % 200, i / 200));
+        }
+        assertThat(WalkedTrack.of(endless, 1.5).complaint().orElseThrow()).contains("at most 100000");
+    }
 }
