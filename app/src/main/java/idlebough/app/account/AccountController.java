@@ -24,6 +24,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Sign-up, sign-in, and how a person reads figures. */
 @Controller
@@ -96,11 +97,8 @@ public class AccountController {
         String signIn = fields.words("name", 80);
         String person = fields.words("person", 120);
         UnitSystem units = fields.choice("units", UnitSystem.class);
-        if (fields.value("password").length() < 10) {
-            fields.complain("password", "A password needs at least ten letters or figures.");
-        } else if (fields.value("password").length() > 70) {
-            fields.complain("password", "A password has at most seventy letters or figures.");
-        }
+        Passwords.complaint(fields.value("password"), List.of(signIn, person))
+                .ifPresent(complaint -> fields.complain("password", complaint));
         if (!fields.wrong()) {
             Account account = service.signUp(signIn, person, fields.value("password"), units, locale(fields));
             if (account != null) {
@@ -120,7 +118,7 @@ public class AccountController {
     }
 
     private void enter(Account account, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn principal = new SignedIn(account.id(), account.signIn(), account.passwordHash());
+        SignedIn principal = new SignedIn(account);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(principal, null, List.of()));
         if (request.getSession(false) != null) {
@@ -165,6 +163,42 @@ public class AccountController {
         }
         accounts.update(reader.accountId(), person, units, locale(fields));
         return "redirect:/account?saved";
+    }
+
+    /** Another password; every other session ends, this one goes on. */
+    @PostMapping("/account/password")
+    String password(
+            Reader reader,
+            Model model,
+            RedirectAttributes told,
+            @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Account account = accounts.byId(reader.accountId());
+        Fields fields = new Fields(typed, reader.display());
+        if (!service.proves(account, fields.value("now"))) {
+            fields.complain("now", "This is not the password that you sign in with.");
+        }
+        Passwords.complaint(fields.value("next"), List.of(account.signIn(), account.name()))
+                .ifPresent(complaint -> fields.complain("next", complaint));
+        if (!fields.wrong()) {
+            enter(service.change(account, fields.value("next")), request, response);
+            told.addFlashAttribute(
+                    "told", "Your password is changed. Wherever else you were signed in, you are not any more.");
+            return "redirect:/account";
+        }
+        Fields again = Fields.blank(reader.display())
+                .put("person", account.name())
+                .put("units", account.units())
+                .put("locale", account.locale());
+        for (String field : List.of("now", "next")) {
+            if (fields.complaint(field) != null) {
+                again.complain(field, fields.complaint(field));
+            }
+        }
+        model.addAttribute("fields", again);
+        model.addAttribute("locales", LOCALES);
+        return "account/settings";
     }
 
     /** The switch in the header. */

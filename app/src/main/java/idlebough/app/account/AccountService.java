@@ -38,6 +38,17 @@ public class AccountService {
         return account;
     }
 
+    boolean proves(Account account, String password) {
+        return encoder.matches(password, account.passwordHash());
+    }
+
+    /** @return the account as it is now */
+    @Transactional
+    Account change(Account account, String password) {
+        accounts.changePassword(account.id(), encoder.encode(password));
+        return accounts.byId(account.id());
+    }
+
     public Account find(String signIn) {
         return accounts.bySignIn(SignInName.of(signIn));
     }

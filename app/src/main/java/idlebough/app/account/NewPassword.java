@@ -17,7 +17,7 @@ public final class NewPassword {
         String password = AccountService.random();
         try (Connection connection = DriverManager.getConnection(database.url(), database.user(), database.password());
                 PreparedStatement update = connection.prepareStatement(
-                        "update account set password_hash = ?, version = version + 1 where sign_in = ?")) {
+                        "update account set password_hash = ?, entry = entry + 1, version = version + 1 where sign_in = ?")) {
             update.setString(1, new SecurityConfig().passwordEncoder().encode(password));
             update.setString(2, SignInName.of(name));
             return update.executeUpdate() == 1 ? Optional.of(password) : Optional.empty();

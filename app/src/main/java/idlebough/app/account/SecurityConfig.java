@@ -3,8 +3,10 @@ package idlebough.app.account;
 import idlebough.app.store.Account;
 import idlebough.app.store.AccountMapper;
 import idlebough.app.web.SignedIn;
+import idlebough.app.web.StillWelcome;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Map;
 import java.util.Objects;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -18,9 +20,12 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -40,14 +45,16 @@ public class SecurityConfig {
     static final String TYPED = "idlebough.typed";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, KnownDevice devices)
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, KnownDevice devices, AccountMapper accounts)
             throws Exception {
         SavedRequestAwareAuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
         onward.setRequestCache(new CookieRequestCache());
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
         // The provider is the global one: given here too, it would be asked twice for every wrong password.
-        http.securityContext(c -> c.securityContextRepository(contexts))
+        http.addFilterBefore(new StillWelcome(accounts), AnonymousAuthenticationFilter.class)
+                .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
                                 "/sign-up",
@@ -101,7 +108,11 @@ public class SecurityConfig {
 
     @Bean
     PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder(11);
+        // What was stored before has no prefix and is BCrypt; it is taken over at the next sign-in.
+        DelegatingPasswordEncoder encoder = new DelegatingPasswordEncoder(
+                "argon2", Map.of("argon2", Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8()));
+        encoder.setDefaultPasswordEncoderForMatches(new BCryptPasswordEncoder(11));
+        return encoder;
     }
 
     @Bean
@@ -116,12 +127,13 @@ public class SecurityConfig {
             if (account == null) {
                 throw new UsernameNotFoundException("unknown");
             }
-            return new SignedIn(account.id(), account.signIn(), account.passwordHash());
+            return new SignedIn(account);
         };
     }
 
     @Bean
-    AuthenticationProvider provider(UserDetailsService users, PasswordEncoder encoder, Throttle throttle) {
+    AuthenticationProvider provider(
+            UserDetailsService users, PasswordEncoder encoder, Throttle throttle, AccountMapper accounts) {
         DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users) {
             @Override
             public Authentication authenticate(Authentication attempt) {
@@ -137,6 +149,10 @@ public class SecurityConfig {
             }
         };
         provider.setPasswordEncoder(encoder);
+        provider.setUserDetailsPasswordService((user, hash) -> {
+            accounts.rehash(((SignedIn) user).accountId(), hash);
+            return user;
+        });
         return provider;
     }
 }

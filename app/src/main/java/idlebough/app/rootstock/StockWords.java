@@ -54,6 +54,25 @@ public record StockWords(StockOffers offers, Reader say) {
         return String.join(" ", said);
     }
 
+    /** “All 9, in year 7, to one scale” */
+    public String all(StockDrawing.Moment moment) {
+        return "All " + offers.offers().size() + (moment.fullGrown() ? ", full grown" : ", in year " + moment.year())
+                + ", to one scale";
+    }
+
+    /** “M7 4.1–4.9 m” */
+    public String named(StockOffer offer) {
+        return offer.stock().name() + " "
+                + say.span(offer.known().low(), offer.known().high());
+    }
+
+    /** Which pit is drawn below, and how. */
+    public String below(StockDrawing drawing) {
+        String pit = drawing.ground().pit();
+        return (pit.isEmpty() ? "no pit yet" : "pit " + pit) + ", depth drawn "
+                + drawing.scale().times() + " times; how deep each stock would root is not known";
+    }
+
     /** What speaks for a stock that is picked. */
     public String why(StockOffer pick) {
         return StringUtils.capitalize(pick.stock().name())

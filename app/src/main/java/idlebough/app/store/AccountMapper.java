@@ -20,6 +20,11 @@ public interface AccountMapper {
     /** When this account looked last before now; null for never. */
     Instant visitedBefore(@Param("id") String id);
 
+    int rehash(@Param("id") String id, @Param("hash") String hash);
+
+    /** Ends every session that was begun before. */
+    int changePassword(@Param("id") String id, @Param("hash") String hash);
+
     int update(
             @Param("id") String id,
             @Param("name") String name,

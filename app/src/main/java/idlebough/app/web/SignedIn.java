@@ -1,5 +1,6 @@
 package idlebough.app.web;
 
+import idlebough.app.store.Account;
 import java.util.List;
 import org.springframework.security.core.userdetails.User;
 
@@ -7,10 +8,17 @@ import org.springframework.security.core.userdetails.User;
 public final class SignedIn extends User {
     private static final long serialVersionUID = 1L;
     private final String accountId;
+    private final int entry;
 
-    public SignedIn(String accountId, String signIn, String passwordHash) {
-        super(signIn, passwordHash, List.of());
-        this.accountId = accountId;
+    public SignedIn(Account account) {
+        super(account.signIn(), account.passwordHash(), List.of());
+        accountId = account.id();
+        entry = account.entry();
+    }
+
+    /** Whether the password is still the one with which it began. */
+    boolean isStillWelcome(Account account) {
+        return account != null && account.entry() == entry;
     }
 
     public String accountId() {
