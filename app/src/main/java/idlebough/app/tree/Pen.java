@@ -242,14 +242,14 @@ final class Pen {
                 .map(at -> new double[] {at[0] * scale, -at[1] * scale, at[2] * scale * wider})
                 .sorted(Comparator.comparingDouble(at -> at[1]))
                 .toList();
-        StringBuilder wash = new StringBuilder();
+        // A dot of a round pen is a disc: a fifth of the letters of two arcs. Discs of one size are one path.
+        Map<Double, StringBuilder> wash = new TreeMap<>();
         for (double[] mass : masses) {
-            String r = Svg.number(mass[2]);
-            to(wash, "M", mass[0] - mass[2], mass[1]);
-            to(wash, "a" + r + " " + r + " 0 1 0 ", 2 * mass[2], 0);
-            to(wash, "a" + r + " " + r + " 0 1 0 ", -2 * mass[2], 0);
+            double size = Math.max(1, Math.rint(4 * mass[2]) / 2);
+            to(wash.computeIfAbsent(size, same -> new StringBuilder()), "M", mass[0], mass[1])
+                    .append("h0");
         }
-        draw("tr-leaf", wash, 0);
+        wash.forEach((size, dots) -> draw("tr-wash", dots, size));
         double sparse = scale < FARTHEST ? 2.1 : scale < FAR ? 1.5 : scale < NEAR ? 1.15 : 1;
         double mean = masses.stream().mapToDouble(mass -> mass[2]).average().orElse(1);
         double most = leaf == Leaf.DOT ? 9.5 : 7.5;

@@ -84,8 +84,8 @@ class TreeDrawingTest {
     @Test
     void winterWoodHasNoLeavesAndAPotOrABallIsSeen() {
         TreeFigure bare = figure(TreeForm.BUSH, 7, 3.2, 3, 5);
-        assertThat(css(bare)).contains("tr-wood").doesNotContain("tr-leaf", "tr-blade");
-        assertThat(css(figure(TreeForm.HEADED, 1, 1.6, 0.8, 1))).contains("tr-leaf", "tr-pot");
+        assertThat(css(bare)).contains("tr-wood").doesNotContain("tr-wash", "tr-blade");
+        assertThat(css(figure(TreeForm.HEADED, 1, 1.6, 0.8, 1))).contains("tr-wash", "tr-pot");
         assertThat(css(figure(TreeForm.HEADED, 1, 1.6, 0.8, 2))).contains("tr-burlap");
         assertThat(css(figure(TreeForm.FAN, 5, 2.2, 3.5, 3))).contains("tr-wall", "tr-wire");
     }
