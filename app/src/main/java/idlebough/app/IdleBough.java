@@ -7,6 +7,7 @@ import idlebough.app.database.PrivateMariaDb;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -76,7 +77,8 @@ public class IdleBough {
         // Held until the process ends, however it ends: one application to a data directory.
         FileChannel file = FileChannel.open(
                 Files.createDirectories(home).resolve("app.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-        if (file.tryLock() == null) {
+        FileLock alone = file.tryLock();
+        if (alone == null) {
             throw new DatabaseTrouble("Idle Bough runs already on the data in " + home.getParent() + ".", null);
         }
         PrivateMariaDb database = PrivateMariaDb.open(home);
@@ -90,11 +92,21 @@ public class IdleBough {
                                 watch.close();
                                 context.close();
                                 database.close();
+                                // Named here, so that the lock is not collected while the application runs.
+                                release(alone);
                             },
                             "stop"));
         } catch (RuntimeException failed) {
             database.close();
             throw failed;
+        }
+    }
+
+    private static void release(FileLock lock) {
+        try {
+            lock.release();
+        } catch (IOException ending) {
+            words().println("The lock ends with the process: " + ending.getMessage());
         }
     }
 

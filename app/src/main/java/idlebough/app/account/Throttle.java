@@ -12,7 +12,8 @@ import org.springframework.stereotype.Component;
  * Holds back guessing. A try counts as failed from the moment it is made until it succeeds, so that guesses side by side
  * count like guesses in turn. After five the name waits half a minute, and twice as long after each further one, up to a
  * quarter of an hour; a device on which its owner has signed in before is counted by itself, so nobody can lock him out.
- * An address may fail a hundred times in a quarter of an hour over all names (project choice after OWASP ASVS 4, 2.2.1).
+ * An address may fail a hundred times over all names, and is forgotten after an hour without a failure (project choice
+ * after OWASP ASVS 4, 2.2.1).
  */
 @Component
 public class Throttle {
@@ -71,7 +72,8 @@ public class Throttle {
 
     /** @return whether the try may be made; it counts as failed until {@link #succeeded} */
     boolean begin(Try made) {
-        return count(made.byName(), TRIES) && (made.address().isEmpty() || count(made.byAddress(), TRIES_OF_ADDRESS));
+        // The address first: from one that is held no name is counted, so it cannot hold names either.
+        return (made.address().isEmpty() || count(made.byAddress(), TRIES_OF_ADDRESS)) && count(made.byName(), TRIES);
     }
 
     private boolean count(String key, int free) {

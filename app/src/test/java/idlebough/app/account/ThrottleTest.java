@@ -89,5 +89,12 @@ class ThrottleTest {
         }
         assertThat(answered).isEqualTo(100);
         assertThat(throttle.begin(new Throttle.Try("name1", "", "203.0.113.8"))).isTrue();
+        for (int i = 0; i < 9; i++) {
+            assertThat(throttle.begin(new Throttle.Try("maren", "", "203.0.113.7")))
+                    .isFalse();
+        }
+        assertThat(throttle.begin(by("maren")))
+                .as("a held address holds no name")
+                .isTrue();
     }
 }
