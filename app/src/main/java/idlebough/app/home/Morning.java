@@ -2,6 +2,7 @@ package idlebough.app.home;
 
 import idlebough.app.store.ChangeSet;
 import idlebough.app.store.Head;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.MorningLine;
 import idlebough.app.web.PlanSketch;
 import idlebough.app.web.StagePage;
@@ -14,6 +15,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * What the first page shows: what runs out first, what blocks it, this week, what came in since the last visit, and each
@@ -80,7 +82,12 @@ public record Morning(
             Optional<Task> next,
             Optional<LocalDate> planting,
             Optional<ChangeSet> last,
-            Ground ground) {}
+            Ground ground) {
+        /** For a form of this card: the page shows plans of several revisions. */
+        public FormStamp stamp() {
+            return new FormStamp(UUID.randomUUID().toString(), orchard.revision());
+        }
+    }
 
     public record Counts(int trees, int standing, int stops, int doubtful) {
         /** “; 31 trees, 8 in the ground” */

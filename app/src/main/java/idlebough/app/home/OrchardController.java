@@ -1,6 +1,7 @@
 package idlebough.app.home;
 
 import idlebough.app.store.Copying;
+import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.Head;
 import idlebough.app.store.Ids;
@@ -10,6 +11,7 @@ import idlebough.app.store.OrchardMapper;
 import idlebough.app.store.Right;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
+import idlebough.app.web.FormStamp;
 import idlebough.app.web.Reader;
 import java.time.Clock;
 import java.time.Duration;
@@ -119,14 +121,22 @@ public class OrchardController {
     }
 
     @PostMapping("/orchards/{orchard}/rename")
-    String rename(Scope scope, Reader reader, RedirectAttributes told, @RequestParam Map<String, String> typed) {
+    String rename(
+            Scope scope,
+            Reader reader,
+            RedirectAttributes told,
+            FormStamp stamp,
+            @RequestParam Map<String, String> typed) {
         Head head = head(scope, Right.PLAN);
         Fields fields = new Fields(typed, reader.display());
         String name = fields.words("name", LONGEST_NAME);
         if (fields.wrong()) {
             told.addFlashAttribute("told", head.name() + " keeps its name. " + fields.complaint("name"));
         } else {
-            edits.rename(scope, name, head.timeZone());
+            edits.apply(
+                    scope,
+                    stamp.change("Called it " + name),
+                    now -> List.of(Edit.change(now.rows().orchard(), stamp.revision(), Map.of("name", name))));
         }
         return "redirect:/";
     }

@@ -316,8 +316,11 @@ public class SiteController {
                             pressure(fields, "gophers"),
                             pressure(fields, "birds")));
             edits.apply(
-                    scope, stamp.change("Described the ground"), now -> List.of(Edit.save(after, stamp.revision())));
-            edits.rename(scope, name, zone);
+                    scope,
+                    stamp.change("Described the ground"),
+                    now -> List.of(
+                            Edit.change(now.rows().orchard(), stamp.revision(), Map.of("name", name, "timeZone", zone)),
+                            Edit.save(after, stamp.revision())));
             return "redirect:/orchards/" + scope.orchard() + "/site";
         }
         open(pages, scope, reader, model, false);

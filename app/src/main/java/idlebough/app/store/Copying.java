@@ -1,10 +1,12 @@
 package idlebough.app.store;
 
 import java.time.Clock;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -39,10 +41,12 @@ public class Copying {
         orchards.create(copy.orchard(), name, plan.head().timeZone(), clock.instant());
         orchards.found(copy.orchard(), scope.account());
         Map<String, String> ids = new HashMap<>(Map.of(scope.orchard(), copy.orchard()));
-        for (Kind kind : Kind.values()) {
+        // Its own row is there already, under the new name.
+        Set<Kind> kinds = EnumSet.complementOf(EnumSet.of(Kind.ORCHARD));
+        for (Kind kind : kinds) {
             plan.rows().of(kind).forEach(row -> ids.put(row.id(), Ids.next()));
         }
-        for (Kind kind : Kind.values()) {
+        for (Kind kind : kinds) {
             List<Map<String, Object>> copies = plan.rows().of(kind).stream()
                     .map(row -> renamed(kind.shape().json(row), ids))
                     .toList();

@@ -277,13 +277,6 @@ public class Edits {
         finish(scope, set, before, plans.withWeather(scope, next, before.stored(), before.rows()));
     }
 
-    /** The orchard's name and time zone, which stand outside the plan. */
-    @Transactional
-    public void rename(Scope scope, String name, String zone) {
-        require(lock(scope), Right.PLAN);
-        orchards.rename(scope, name, zone);
-    }
-
     /** Admits somebody to the orchard, or nobody new. */
     @Transactional
     public void admit(Scope scope, String account, Role role) {

@@ -7,6 +7,7 @@ import java.util.Set;
 
 /** The kinds of rows of an orchard: the table, its columns, and which right changes them. */
 public enum Kind {
+    ORCHARD("orchard", OrchardRow.class, false),
     SITE("site", SiteRow.class, false),
     SETTINGS("plan", SettingsRow.class, false),
     PIT("soil_pit", PitRow.class, true),

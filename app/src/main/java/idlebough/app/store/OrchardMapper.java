@@ -27,8 +27,6 @@ public interface OrchardMapper {
     /** @return 1, or 0 for somebody who may not */
     int admit(@Param("scope") Scope scope, @Param("account") String account, @Param("role") Role role);
 
-    int rename(@Param("scope") Scope scope, @Param("name") String name, @Param("timeZone") String timeZone);
-
     /** Takes an orchard away, or brings it back. @param at null to bring it back */
     int remove(@Param("scope") Scope scope, @Param("at") Instant at);
 

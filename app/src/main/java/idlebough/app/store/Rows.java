@@ -65,6 +65,10 @@ public final class Rows {
         return Optional.ofNullable(byKind.get(kind).get(id));
     }
 
+    public OrchardRow orchard() {
+        return (OrchardRow) byKind.get(Kind.ORCHARD).firstEntry().getValue();
+    }
+
     public SiteRow site() {
         return (SiteRow) byKind.get(Kind.SITE).firstEntry().getValue();
     }

@@ -63,6 +63,14 @@ class HomeTest {
         assertThat(home()).contains("Upper field").doesNotContain("My ground");
         grower.post(base + "/rename", Map.of("name", " "));
         assertThat(home()).contains("Upper field").contains("keeps its name");
+        assertThat(grower.get(base + "/history").body()).contains("Called it Upper field");
+        grower.post(base + "/undo", Map.of());
+        assertThat(home()).as("turned back like everything else").contains("My ground");
+        grower.post(base + "/redo", Map.of());
+        assertThat(grower.post(base + "/rename", Map.of("name", "Lower field", "_revision", "0"))
+                        .statusCode())
+                .as("from a page that is older than the name")
+                .isEqualTo(409);
         grower.post(base + "/copy", Map.of());
         Matcher copy = Pattern.compile("(/orchards/[0-9a-f-]{36})/site\"[^>]*>Copy of Upper field")
                 .matcher(home());
