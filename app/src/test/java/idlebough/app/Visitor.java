@@ -19,20 +19,41 @@ import java.util.stream.Collectors;
 public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final Pattern ORCHARD = Pattern.compile("/orchards/([0-9a-f-]{36})");
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
+    private String base = Running.base();
+
+    /** Goes on at another instance, with the same cookies. */
+    public Visitor at(String other) {
+        base = other;
+        return this;
+    }
+
+    /** Loses all cookies, as after a long pause. */
+    public void forget() {
+        cookies.getCookieStore().removeAll();
+    }
+
+    /** The value of a cookie; empty for none. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(java.net.HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
 
     public HttpResponse<String> get(String path) {
-        return send(
-                HttpRequest.newBuilder(URI.create(Running.base() + path)).GET().build());
+        return send(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
     }
 
     public byte[] bytes(String path) {
         try {
             return client.send(
-                            HttpRequest.newBuilder(URI.create(Running.base() + path))
+                            HttpRequest.newBuilder(URI.create(base + path))
                                     .GET()
                                     .build(),
                             HttpResponse.BodyHandlers.ofByteArray())
@@ -53,10 +74,15 @@ public final class Visitor {
                 .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         String csrf = token.find() ? URLEncoder.encode(token.group(1), StandardCharsets.UTF_8) : "";
-        return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
+        return sent(path, body + (body.isEmpty() ? "" : "&") + "_csrf=" + csrf);
+    }
+
+    /** Posts a body as it is, as a page of ours would: the browser says from where. */
+    public HttpResponse<String> sent(String path, String body, String... headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body + (body.isEmpty() ? "" : "&") + "_csrf=" + csrf))
-                .build());
+                .POST(HttpRequest.BodyPublishers.ofString(body));
+        return send((headers.length == 0 ? request : request.headers(headers)).build());
     }
 
     private static Map<String, String> stamped(String path, Map<String, String> fields) {
@@ -84,14 +110,13 @@ public final class Visitor {
                 .getBytes(StandardCharsets.UTF_8));
         body.writeBytes(file);
         body.writeBytes("\r\n--x--\r\n".getBytes(StandardCharsets.UTF_8));
-        return send(HttpRequest.newBuilder(URI.create(Running.base() + path))
+        return send(HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", "multipart/form-data; boundary=x")
                 .header("Accept", "text/html")
                 .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
                 .build());
     }
 
-    /** Makes an account and is signed in by it. */
     /** A new orchard of this visitor: its address. */
     public String founds(String name, String latitude) {
         return post("/orchards", Map.of("name", name, "latitude", latitude, "timeZone", "UTC"))
@@ -101,6 +126,7 @@ public final class Visitor {
                 .replaceAll(".*(/orchards/[^/]+)/.*", "$1");
     }
 
+    /** Makes an account and is signed in by it. */
     public static Visitor signedUp(String name) {
         Visitor visitor = new Visitor();
         HttpResponse<String> answer = visitor.post(

@@ -9,7 +9,6 @@ import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,6 +22,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -61,20 +61,32 @@ public class AccountController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model, HttpServletRequest request, @RequestParam Map<String, String> asked) {
-        HttpSession session = request.getSession(false);
-        if (session != null) {
-            model.addAttribute("typed", session.getAttribute(SecurityConfig.TYPED));
-            session.removeAttribute(SecurityConfig.TYPED);
-        }
+    String signIn(Model model, @RequestParam Map<String, String> asked) {
         model.addAttribute("demo", demo);
-        model.addAttribute(
-                "trouble",
-                asked.containsKey("held")
-                        ? "Too many wrong passwords for this name. Wait half a minute, then try again; it takes longer each time."
-                        : asked.containsKey("wrong") ? "Name and password do not fit together." : null);
         model.addAttribute("out", asked.containsKey("out"));
         return "account/sign-in";
+    }
+
+    /** Led to from within: after a wrong password, or when a form came after its session had ended. */
+    @PostMapping(Refused.SIGN_IN)
+    String signInAgain(
+            Model model,
+            @RequestParam(name = "name", defaultValue = "") String typed,
+            @RequestAttribute(name = SecurityConfig.TROUBLE, required = false) String trouble,
+            @RequestAttribute(name = KeptForm.OF_REQUEST, required = false) KeptForm kept) {
+        model.addAttribute("demo", demo);
+        model.addAttribute("typed", trouble == null ? "" : typed);
+        model.addAttribute("trouble", trouble);
+        model.addAttribute("kept", kept == null ? null : kept.json());
+        return "account/sign-in";
+    }
+
+    /** Led to from within: a form that came with no session, or with another one, to be sent once more. */
+    @PostMapping(Refused.SEND)
+    String sendAgain(
+            Reader reader, Model model, @RequestAttribute(name = KeptForm.OF_REQUEST, required = false) KeptForm kept) {
+        model.addAttribute("kept", kept);
+        return kept == null ? "redirect:/" : "account/again";
     }
 
     @GetMapping("/sign-up")
@@ -119,6 +131,7 @@ public class AccountController {
 
     private void enter(Account account, HttpServletRequest request, HttpServletResponse response) {
         SignedIn principal = new SignedIn(account);
+        principal.eraseCredentials();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(principal, null, List.of()));
         if (request.getSession(false) != null) {

@@ -5,16 +5,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.time.Duration;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.UUID;
 import java.util.stream.Stream;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
@@ -25,15 +19,12 @@ import org.springframework.stereotype.Component;
 class KnownDevice {
     private static final String COOKIE = "bough-device";
     private static final Duration KEPT = Duration.ofDays(365);
-    private static final String MAC = "HmacSHA256";
-    private final SecretKeySpec key;
+    private static final String USE = "known device";
+    private final Seal seal;
     private final boolean secure;
 
-    /** The database's password is the one secret that every instance of the application has. */
-    KnownDevice(
-            @Value("${spring.datasource.password}") String secret,
-            @Value("${bough.secure-cookies:false}") boolean secure) {
-        key = new SecretKeySpec(("known device " + secret).getBytes(StandardCharsets.UTF_8), MAC);
+    KnownDevice(Seal seal, @Value("${bough.secure-cookies:false}") boolean secure) {
+        this.seal = seal;
         this.secure = secure;
     }
 
@@ -48,10 +39,7 @@ class KnownDevice {
         return (cookies == null ? Stream.<Cookie>empty() : Arrays.stream(cookies))
                 .filter(cookie -> cookie.getName().equals(COOKIE))
                 .map(cookie -> cookie.getValue().split("\\.", 2))
-                .filter(part -> part.length == 2
-                        && MessageDigest.isEqual(
-                                sign(part[0], name).getBytes(StandardCharsets.US_ASCII),
-                                part[1].getBytes(StandardCharsets.US_ASCII)))
+                .filter(part -> part.length == 2 && seal.signed(USE, part[0] + " " + name, part[1]))
                 .map(part -> part[0])
                 .findFirst()
                 .orElse("");
@@ -71,7 +59,7 @@ class KnownDevice {
             String id = UUID.randomUUID().toString();
             response.addHeader(
                     HttpHeaders.SET_COOKIE,
-                    ResponseCookie.from(COOKIE, id + "." + sign(id, name))
+                    ResponseCookie.from(COOKIE, id + "." + seal.sign(USE, id + " " + name))
                             .httpOnly(true)
                             .secure(secure)
                             .sameSite("Lax")
@@ -79,16 +67,6 @@ class KnownDevice {
                             .maxAge(KEPT)
                             .build()
                             .toString());
-        }
-    }
-
-    private String sign(String id, String name) {
-        try {
-            Mac mac = Mac.getInstance(MAC);
-            mac.init(key);
-            return HexFormat.of().formatHex(mac.doFinal((id + " " + name).getBytes(StandardCharsets.UTF_8)));
-        } catch (GeneralSecurityException missing) {
-            throw new IllegalStateException("Every Java has " + MAC, missing);
         }
     }
 }

@@ -6,12 +6,16 @@ import idlebough.app.web.SignedIn;
 import idlebough.app.web.StillWelcome;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AbstractAuthenticationToken;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.authentication.LockedException;
@@ -29,7 +33,8 @@ import org.springframework.security.web.authentication.AnonymousAuthenticationFi
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Who may ask for what. Nothing inline, nothing from elsewhere; the session only for those signed in. */
@@ -39,24 +44,38 @@ public class SecurityConfig {
             "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
                     + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    private static final String HELD = "Too many wrong passwords for this name. Wait half a minute, then try again; it "
+            + "takes longer each time.";
+    private static final String WRONG = "Name and password do not fit together.";
+
     private static final Logger LOG = LoggerFactory.getLogger(SecurityConfig.class);
 
-    /** The name of the session under which a name is kept that was typed with a wrong password. */
-    static final String TYPED = "idlebough.typed";
+    /** The attribute of a request that says why nobody was let in. */
+    static final String TROUBLE = "idlebough.trouble";
+
+    private static final String PERMISSIONS = "accelerometer=(), autoplay=(), camera=(), display-capture=(), "
+            + "encrypted-media=(), fullscreen=(self), geolocation=(self), gyroscope=(), hid=(), magnetometer=(), "
+            + "microphone=(), midi=(), payment=(), serial=(), usb=()";
+
+    private static final Duration A_YEAR = Duration.ofDays(365);
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository contexts, KnownDevice devices, AccountMapper accounts)
+            HttpSecurity http,
+            SecurityContextRepository contexts,
+            KnownDevice devices,
+            AccountMapper accounts,
+            Tokens tokens,
+            Refused refused)
             throws Exception {
         SavedRequestAwareAuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
         onward.setRequestCache(new CookieRequestCache());
-        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
         // The provider is the global one: given here too, it would be asked twice for every wrong password.
         http.addFilterBefore(new StillWelcome(accounts), AnonymousAuthenticationFilter.class)
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
+                                Refused.SIGN_IN,
                                 "/sign-up",
                                 "/demo",
                                 "/readings",
@@ -75,7 +94,13 @@ public class SecurityConfig {
                                 request, SignInName.of(Objects.toString(request.getParameter("name"), ""))))
                         .successHandler((request, response, who) -> {
                             devices.remember(request, response, SignInName.of(who.getName()));
-                            onward.onAuthenticationSuccess(request, response, who);
+                            Optional<KeptForm> kept = KeptForm.broughtBack(request);
+                            if (kept.isPresent()) {
+                                request.setAttribute(KeptForm.OF_REQUEST, kept.get());
+                                request.getRequestDispatcher(Refused.SEND).forward(request, response);
+                            } else {
+                                onward.onAuthenticationSuccess(request, response, who);
+                            }
                         })
                         .failureHandler((request, response, failure) -> {
                             if (failure instanceof InternalAuthenticationServiceException) {
@@ -83,18 +108,31 @@ public class SecurityConfig {
                                 return;
                             }
                             LOG.warn("Sign-in failed from {}", request.getRemoteAddr());
-                            // The name that was typed is kept for one page, not in an address that is logged.
-                            request.getSession().setAttribute(TYPED, request.getParameter("name"));
-                            response.sendRedirect(request.getContextPath()
-                                    + (failure instanceof LockedException ? "/sign-in?held" : "/sign-in?wrong"));
+                            boolean held = failure instanceof LockedException;
+                            response.setStatus(
+                                    held ? HttpStatus.TOO_MANY_REQUESTS.value() : HttpStatus.UNAUTHORIZED.value());
+                            request.setAttribute(TROUBLE, held ? HELD : WRONG);
+                            KeptForm.broughtBack(request)
+                                    .ifPresent(kept -> request.setAttribute(KeptForm.OF_REQUEST, kept));
+                            // Answered at once: neither the name nor the form that waits stands in an address.
+                            request.getRequestDispatcher(Refused.SIGN_IN).forward(request, response);
                         }))
                 .logout(l -> l.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in?out")
-                        .deleteCookies("bough"))
+                        .deleteCookies(SessionConfig.COOKIE))
                 .requestCache(c -> c.requestCache(new CookieRequestCache()))
                 // A station has no session to ride on; its key is in a header that no other site can set.
                 .csrf(c -> c.csrfTokenRepository(tokens).ignoringRequestMatchers("/readings"))
+                .exceptionHandling(e -> e.accessDeniedHandler(refused).authenticationEntryPoint(refused))
                 .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
+                        .permissionsPolicyHeader(p -> p.policy(PERMISSIONS))
+                        .crossOriginOpenerPolicy(
+                                p -> p.policy(CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy.SAME_ORIGIN))
+                        .crossOriginResourcePolicy(p ->
+                                p.policy(CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy.SAME_ORIGIN))
+                        // Other names of the same domain may be somebody else's.
+                        .httpStrictTransportSecurity(
+                                p -> p.includeSubDomains(false).maxAgeInSeconds(A_YEAR.toSeconds()))
                         .referrerPolicy(r -> r.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)));
@@ -145,6 +183,8 @@ public class SecurityConfig {
                 }
                 Authentication proved = super.authenticate(attempt);
                 throttle.succeeded(made);
+                // From where it came belongs to the try and not into the session.
+                ((AbstractAuthenticationToken) proved).setDetails("");
                 return proved;
             }
         };

@@ -15,7 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 
 /** A lost race in words: what stands now, what was asked, and the form that asks for it once more, knowingly. */
-final class Conflicts {
+public final class Conflicts {
     /** How the fields of rows are called and in which quantity they are shown. */
     private static final Map<String, Field> FIELDS = Table.rows("app/fields.csv").stream()
             .collect(Collectors.toUnmodifiableMap(
@@ -44,7 +44,8 @@ final class Conflicts {
         return lines;
     }
 
-    private static String words(String field) {
+    /** How a field is called. */
+    public static String words(String field) {
         return FIELDS.containsKey(field)
                 ? FIELDS.get(field).words()
                 : field.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);

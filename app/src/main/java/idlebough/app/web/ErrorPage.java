@@ -26,6 +26,7 @@ public class ErrorPage implements ErrorController {
                         "There is nothing at this address.",
                         "It may have been moved, or it belongs to someone else.");
             case 413 -> Troubles.tooLargeFor(model);
+            case 507 -> Troubles.faultFor(model, DatabaseFault.FULL);
             case 503 -> Troubles.faultFor(model, DatabaseFault.DOWN);
             case 500 -> Troubles.wentWrong(model, request);
             default -> Troubles.say(model, "This went wrong.", "Go back, or start from your orchards.");

@@ -220,6 +220,14 @@ public class Troubles {
             MDC.put("request", incident + " " + request.getMethod() + " " + request.getRequestURI());
             try {
                 chain.doFilter(request, response);
+            } catch (RuntimeException | ServletException trouble) {
+                // The session is read, and stored, outside of any controller.
+                Optional<DatabaseFault> fault = DatabaseFault.behind(trouble);
+                if (fault.isEmpty() || response.isCommitted()) {
+                    throw trouble;
+                }
+                LOG.warn("The database: {}, {}", fault.get(), trouble.getMessage());
+                response.sendError(statusOf(fault.get()).value());
             } finally {
                 MDC.remove("request");
             }
