@@ -1,8 +1,10 @@
 package idlebough.app;
 
 import idlebough.app.account.NewPassword;
+import idlebough.app.database.Database;
 import idlebough.app.database.DatabaseTrouble;
 import idlebough.app.database.DatabaseWatch;
+import idlebough.app.database.GivenMariaDb;
 import idlebough.app.database.PrivateMariaDb;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -48,12 +50,18 @@ public class IdleBough {
         }
     }
 
-    /** Something that needs the database. */
+    /** Something that needs our own database. */
     private interface Work {
         void with(PrivateMariaDb database) throws IOException, InterruptedException;
     }
 
     private static void withDatabase(Path home, Work work) throws IOException, InterruptedException {
+        if (GivenMariaDb.of(System.getenv()).isPresent()) {
+            throw new DatabaseTrouble(
+                    "The database that BOUGH_DATABASE names is backed up and restored by its own means, such as "
+                            + "mariadb-dump.",
+                    null);
+        }
         try (PrivateMariaDb database = PrivateMariaDb.open(home)) {
             work.with(database);
         }
@@ -81,15 +89,17 @@ public class IdleBough {
         if (alone == null) {
             throw new DatabaseTrouble("Idle Bough runs already on the data in " + home.getParent() + ".", null);
         }
-        PrivateMariaDb database = PrivateMariaDb.open(home);
+        Optional<Database> given = GivenMariaDb.of(System.getenv());
+        Database database = given.isPresent() ? given.get() : PrivateMariaDb.open(home);
         try {
             ConfigurableApplicationContext context = run(database, demo, Map.of());
-            DatabaseWatch watch = DatabaseWatch.over(database);
+            Optional<DatabaseWatch> watch =
+                    database instanceof PrivateMariaDb own ? Optional.of(DatabaseWatch.over(own)) : Optional.empty();
             // One hook of ours instead of Spring's, so that the database stops after the application and not beside it.
             Runtime.getRuntime()
                     .addShutdownHook(new Thread(
                             () -> {
-                                watch.close();
+                                watch.ifPresent(DatabaseWatch::close);
                                 context.close();
                                 database.close();
                                 // Named here, so that the lock is not collected while the application runs.
@@ -111,15 +121,14 @@ public class IdleBough {
     }
 
     /** Runs the application on a database; the caller closes both. */
-    public static ConfigurableApplicationContext run(
-            PrivateMariaDb database, boolean demo, Map<String, Object> settings) {
+    public static ConfigurableApplicationContext run(Database database, boolean demo, Map<String, Object> settings) {
         SpringApplication application = application(database, settings);
         application.setRegisterShutdownHook(false);
         application.setAdditionalProfiles(demo ? new String[] {"demo"} : new String[0]);
         return application.run();
     }
 
-    private static SpringApplication application(PrivateMariaDb database, Map<String, Object> settings) {
+    private static SpringApplication application(Database database, Map<String, Object> settings) {
         Map<String, Object> all = new HashMap<>(settings);
         all.put("spring.datasource.url", database.url());
         all.put("spring.datasource.username", database.user());
@@ -131,12 +140,13 @@ public class IdleBough {
         return application;
     }
 
-    private static void password(Path home, String name) throws IOException, InterruptedException {
-        withDatabase(home, database -> {
+    private static void password(Path home, String name) {
+        Optional<Database> given = GivenMariaDb.of(System.getenv());
+        try (Database database = given.isPresent() ? given.get() : PrivateMariaDb.open(home)) {
             Optional<String> set = NewPassword.set(database, name);
             words().println("New password of " + name + ": "
                     + set.orElseThrow(() -> new DatabaseTrouble("Nobody signs in as " + name + ".", null)));
-        });
+        }
     }
 
     private static PrintStream words() {

@@ -38,7 +38,7 @@ class LayersTest {
                 .layer("rooms")
                 .definedBy(rooms())
                 .layer("shared")
-                .definedBy(APP + "account", APP + "exchange", APP + "tree", APP + "web")
+                .definedBy(APP + "account", APP + "exchange", APP + "jobs", APP + "tree", APP + "web")
                 .layer("store")
                 .definedBy(APP + "store")
                 .layer("database")

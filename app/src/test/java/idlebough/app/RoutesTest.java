@@ -38,7 +38,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 @ExtendWith(Running.class)
 class RoutesTest {
     private static final Set<String> OPEN =
-            Set.of("/sign-in", "/sign-in/again", "/sign-up", "/demo", "/readings", "/alive");
+            Set.of("/sign-in", "/sign-in/again", "/sign-up", "/strength", "/demo", "/readings", "/alive");
     private static final String NONE = "01900000-0000-7000-8000-000000000000";
 
     private static final Map<String, String> VARIETY = Map.of("variety", "apple-cox");
@@ -308,6 +308,7 @@ class RoutesTest {
                 Running.bean(SqlSessionFactory.class).getConfiguration().getMappedStatements()) {
             if (!(entry instanceof MappedStatement statement)
                     || statement.getId().startsWith("idlebough.app.store.AccountMapper.")
+                    || statement.getId().startsWith("idlebough.app.store.PurgeMapper.")
                     || apart.contains(statement.getId())) {
                 continue;
             }

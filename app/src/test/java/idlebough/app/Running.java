@@ -37,15 +37,14 @@ public final class Running implements BeforeAllCallback {
         if (state == null) {
             Path home = Files.createTempDirectory("bough-test");
             PrivateMariaDb database = PrivateMariaDb.open(home);
-            state = new State(
-                    database,
-                    IdleBough.run(
-                            database,
-                            true,
-                            Map.of("server.port", "0", "bough.port", "0", "bough.station-seconds", "0")),
-                    home);
+            state = new State(database, IdleBough.run(database, true, settings()), home);
             extension.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("idlebough", state);
         }
+    }
+
+    /** Of an instance for tests: a free port, and nothing that happens by itself. */
+    public static Map<String, Object> settings() {
+        return Map.of("server.port", "0", "bough.port", "0", "bough.station-seconds", "0", "bough.sign-ups", "100000");
     }
 
     public static String base() {

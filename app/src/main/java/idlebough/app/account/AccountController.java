@@ -2,6 +2,9 @@ package idlebough.app.account;
 
 import idlebough.app.store.Account;
 import idlebough.app.store.AccountMapper;
+import idlebough.app.store.Head;
+import idlebough.app.store.OrchardMapper;
+import idlebough.app.store.Right;
 import idlebough.app.web.Fields;
 import idlebough.app.web.Reader;
 import idlebough.app.web.SignedIn;
@@ -9,14 +12,17 @@ import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
+import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.authentication.logout.SecurityContextLogoutHandler;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -24,6 +30,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Sign-up, sign-in, and how a person reads figures. */
@@ -44,18 +51,26 @@ public class AccountController {
             "pt-BR",
             "2,5 (vírgula)");
 
+    private static final String NOT_YOURS = "This is not the password that you sign in with.";
+
     private final AccountService service;
     private final AccountMapper accounts;
+    private final OrchardMapper orchards;
+    private final Throttle throttle;
     private final SecurityContextRepository contexts;
     private final boolean demo;
 
     AccountController(
             AccountService service,
             AccountMapper accounts,
+            OrchardMapper orchards,
+            Throttle throttle,
             SecurityContextRepository contexts,
             Environment environment) {
         this.service = service;
         this.accounts = accounts;
+        this.orchards = orchards;
+        this.throttle = throttle;
         this.contexts = contexts;
         this.demo = environment.acceptsProfiles(Profiles.of("demo"));
     }
@@ -64,6 +79,7 @@ public class AccountController {
     String signIn(Model model, @RequestParam Map<String, String> asked) {
         model.addAttribute("demo", demo);
         model.addAttribute("out", asked.containsKey("out"));
+        model.addAttribute("left", asked.containsKey("left"));
         return "account/sign-in";
     }
 
@@ -111,6 +127,9 @@ public class AccountController {
         UnitSystem units = fields.choice("units", UnitSystem.class);
         Passwords.complaint(fields.value("password"), List.of(signIn, person))
                 .ifPresent(complaint -> fields.complain("password", complaint));
+        if (!fields.wrong() && !throttle.maySignUp(request.getRemoteAddr())) {
+            fields.complain("name", "Too many accounts were asked for from here just now. Try again in a quarter of an hour.");
+        }
         if (!fields.wrong()) {
             Account account = service.signUp(signIn, person, fields.value("password"), units, locale(fields));
             if (account != null) {
@@ -153,29 +172,43 @@ public class AccountController {
 
     @GetMapping("/account")
     String settings(Reader reader, Model model) {
+        return settings(reader, model, Map.of());
+    }
+
+    /** @param complaints beside the fields for passwords, which are never shown again */
+    private String settings(Reader reader, Model model, Map<String, String> complaints) {
         Account account = accounts.byId(reader.accountId());
-        model.addAttribute(
-                "fields",
-                Fields.blank(reader.display())
-                        .put("person", account.name())
-                        .put("units", account.units())
-                        .put("locale", account.locale()));
+        Fields fields = Fields.blank(reader.display())
+                .put("person", account.name())
+                .put("units", account.units())
+                .put("locale", account.locale());
+        complaints.forEach(fields::complain);
+        return page(reader, model, fields);
+    }
+
+    private String page(Reader reader, Model model, Fields fields) {
+        model.addAttribute("fields", fields);
         model.addAttribute("locales", LOCALES);
+        model.addAttribute(
+                "owned",
+                orchards.mine(reader.accountId()).stream()
+                        .filter(orchard -> orchard.role().may(Right.GOVERN))
+                        .map(Head::name)
+                        .toList());
         return "account/settings";
     }
 
     @PostMapping("/account")
-    String settings(Reader reader, Model model, @RequestParam Map<String, String> typed) {
+    String settings(Reader reader, Model model, @RequestParam Map<String, String> typed, RedirectAttributes told) {
         Fields fields = new Fields(typed, reader.display());
         String person = fields.words("person", 120);
         UnitSystem units = fields.choice("units", UnitSystem.class);
         if (fields.wrong()) {
-            model.addAttribute("fields", fields);
-            model.addAttribute("locales", LOCALES);
-            return "account/settings";
+            return page(reader, model, fields);
         }
         accounts.update(reader.accountId(), person, units, locale(fields));
-        return "redirect:/account?saved";
+        told.addFlashAttribute("told", "Saved.");
+        return "redirect:/account";
     }
 
     /** Another password; every other session ends, this one goes on. */
@@ -184,34 +217,49 @@ public class AccountController {
             Reader reader,
             Model model,
             RedirectAttributes told,
-            @RequestParam Map<String, String> typed,
+            @RequestParam(defaultValue = "") String now,
+            @RequestParam(defaultValue = "") String next,
             HttpServletRequest request,
             HttpServletResponse response) {
         Account account = accounts.byId(reader.accountId());
-        Fields fields = new Fields(typed, reader.display());
-        if (!service.proves(account, fields.value("now"))) {
-            fields.complain("now", "This is not the password that you sign in with.");
+        Map<String, String> complaints = new LinkedHashMap<>();
+        if (!service.proves(account, now)) {
+            complaints.put("now", NOT_YOURS);
         }
-        Passwords.complaint(fields.value("next"), List.of(account.signIn(), account.name()))
-                .ifPresent(complaint -> fields.complain("next", complaint));
-        if (!fields.wrong()) {
-            enter(service.change(account, fields.value("next")), request, response);
-            told.addFlashAttribute(
-                    "told", "Your password is changed. Wherever else you were signed in, you are not any more.");
-            return "redirect:/account";
+        Passwords.complaint(next, List.of(account.signIn(), account.name()))
+                .ifPresent(complaint -> complaints.put("next", complaint));
+        if (!complaints.isEmpty()) {
+            return settings(reader, model, complaints);
         }
-        Fields again = Fields.blank(reader.display())
-                .put("person", account.name())
-                .put("units", account.units())
-                .put("locale", account.locale());
-        for (String field : List.of("now", "next")) {
-            if (fields.complaint(field) != null) {
-                again.complain(field, fields.complaint(field));
-            }
+        enter(service.change(account, next), request, response);
+        told.addFlashAttribute(
+                "told", "Your password is changed. Wherever else you were signed in, you are not any more.");
+        return "redirect:/account";
+    }
+
+    /** The account and its orchards, for good. */
+    @PostMapping("/account/leave")
+    String leave(
+            Reader reader,
+            Model model,
+            @RequestParam(defaultValue = "") String sure,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Account account = accounts.byId(reader.accountId());
+        if (!service.proves(account, sure)) {
+            return settings(reader, model, Map.of("sure", NOT_YOURS));
         }
-        model.addAttribute("fields", again);
-        model.addAttribute("locales", LOCALES);
-        return "account/settings";
+        service.leave(account);
+        new SecurityContextLogoutHandler()
+                .logout(request, response, SecurityContextHolder.getContext().getAuthentication());
+        return "redirect:/sign-in?left";
+    }
+
+    /** How good a password is, in words, while it is typed. */
+    @PostMapping(path = "/strength", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
+    @ResponseBody
+    String strength(@RequestParam(defaultValue = "") String password, @RequestParam(defaultValue = "") String own) {
+        return Passwords.words(password, List.of(own.split("\n")));
     }
 
     /** The switch in the header. */

@@ -3,6 +3,7 @@ package idlebough.app.account;
 import idlebough.app.store.Account;
 import idlebough.app.store.AccountMapper;
 import idlebough.app.store.Ids;
+import idlebough.app.store.Purge;
 import idlebough.core.measure.UnitSystem;
 import java.security.SecureRandom;
 import java.time.Clock;
@@ -17,11 +18,13 @@ public class AccountService {
     private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
+    private final Purge purge;
     private final Clock clock;
 
-    AccountService(AccountMapper accounts, PasswordEncoder encoder, Clock clock) {
+    AccountService(AccountMapper accounts, PasswordEncoder encoder, Purge purge, Clock clock) {
         this.accounts = accounts;
         this.encoder = encoder;
+        this.purge = purge;
         this.clock = clock;
     }
 
@@ -36,6 +39,11 @@ public class AccountService {
             return null;
         }
         return account;
+    }
+
+    /** The account and every orchard that it owns, for good. */
+    void leave(Account account) {
+        purge.account(account.id());
     }
 
     boolean proves(Account account, String password) {

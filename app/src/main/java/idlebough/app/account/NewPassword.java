@@ -1,7 +1,7 @@
 package idlebough.app.account;
 
+import idlebough.app.database.Database;
 import idlebough.app.database.DatabaseTrouble;
-import idlebough.app.database.PrivateMariaDb;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
@@ -13,7 +13,7 @@ public final class NewPassword {
     private NewPassword() {}
 
     /** @return the new password; empty when nobody signs in by that name */
-    public static Optional<String> set(PrivateMariaDb database, String name) {
+    public static Optional<String> set(Database database, String name) {
         String password = AccountService.random();
         try (Connection connection = DriverManager.getConnection(database.url(), database.user(), database.password());
                 PreparedStatement update = connection.prepareStatement(

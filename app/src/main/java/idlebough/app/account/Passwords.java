@@ -39,13 +39,24 @@ final class Passwords {
             return Optional.of("This password is little more than your name. Three or four words that do not belong "
                     + "together are good and easy to keep.");
         }
-        Strength strength = METER.measure(password.substring(0, Math.min(password.length(), LOOKED_AT)), own);
+        Strength strength = measured(password, own);
         return strength.getScore() >= GUESSED_LATE
                 ? Optional.empty()
                 : Optional.of("This password would be guessed within "
                         + strength.getCrackTimesDisplay().getOnlineNoThrottling10perSecond()
                         + ", for it is a common one or close to your name. Three or four words that do not belong "
                         + "together are good and easy to keep.");
+    }
+
+    /** How good it is, in a sentence. */
+    static String words(String password, List<String> own) {
+        return complaint(password, own)
+                .orElseGet(() -> "Good: somebody who tries ten times a second would need "
+                        + measured(password, own).getCrackTimesDisplay().getOnlineNoThrottling10perSecond() + ".");
+    }
+
+    private static Strength measured(String password, List<String> own) {
+        return METER.measure(password.substring(0, Math.min(password.length(), LOOKED_AT)), own);
     }
 
     /** Letters and figures that are left when the names are taken out. */

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -28,8 +29,17 @@ public class Throttle {
             .maximumSize(MOST)
             .build();
 
-    Throttle(Clock clock) {
+    private final int signUps;
+
+    /** @param signUps tries to make an account from one address in an hour, so that names cannot be asked through */
+    Throttle(Clock clock, @Value("${bough.sign-ups:20}") int signUps) {
         this.clock = clock;
+        this.signUps = signUps;
+    }
+
+    /** Whether an account may be asked for from an address; behind a proxy whose headers are not read, from all. */
+    boolean maySignUp(String address) {
+        return count("sign-up " + address, signUps);
     }
 
     private record Failed(int tries, Instant until) {

@@ -24,7 +24,7 @@ import java.util.concurrent.TimeUnit;
  *
  * <p>Errors are {@link DatabaseTrouble} with a sentence for whoever started it; nothing is deleted to get round them.
  */
-public final class PrivateMariaDb implements AutoCloseable {
+public final class PrivateMariaDb implements Database {
     private static final String SCHEMA = "idlebough";
     private static final String USER = "bough";
     private static final String SERVER = "/usr/sbin/mariadbd";
@@ -308,15 +308,18 @@ public final class PrivateMariaDb implements AutoCloseable {
         }
     }
 
+    @Override
     public String url() {
         return "jdbc:mariadb://127.0.0.1:" + port + "/" + SCHEMA
                 + "?connectionTimeZone=UTC&forceConnectionTimeZoneToSession=true&useBulkStmts=true";
     }
 
+    @Override
     public String user() {
         return USER;
     }
 
+    @Override
     public String password() {
         return password;
     }
@@ -330,6 +333,9 @@ public final class PrivateMariaDb implements AutoCloseable {
                         "--default-character-set=utf8mb4",
                         "--single-transaction",
                         "--hex-blob",
+                        // Who is signed in belongs to no copy.
+                        "--ignore-table-data=" + SCHEMA + ".SPRING_SESSION",
+                        "--ignore-table-data=" + SCHEMA + ".SPRING_SESSION_ATTRIBUTES",
                         "--socket=" + socket(home),
                         "-u",
                         System.getProperty("user.name"),

@@ -8,13 +8,13 @@ import idlebough.app.store.Ids;
 import idlebough.app.store.NotAllowed;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.OrchardMapper;
+import idlebough.app.store.Purge;
 import idlebough.app.store.Right;
 import idlebough.app.store.Scope;
 import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
 import idlebough.app.web.Reader;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
@@ -31,9 +31,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The morning and the orchards, a new one; renamed, copied, taken away and brought back. */
 @Controller
 public class OrchardController {
-    /** For so long an orchard that was taken away can be had back. */
-    static final Duration KEPT = Duration.ofDays(30);
-
     private static final String UUID = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
     private static final int LONGEST_NAME = 120;
     private static final double HIGHEST = 66;
@@ -80,7 +77,7 @@ public class OrchardController {
     private String page(Reader reader, Model model, Fields fields) {
         model.addAttribute("morning", mornings.look(reader));
         model.addAttribute(
-                "gone", orchards.gone(reader.accountId(), clock.instant().minus(KEPT)));
+                "gone", orchards.gone(reader.accountId(), clock.instant().minus(Purge.KEPT)));
         model.addAttribute("zones", ZONES);
         model.addAttribute("fields", fields);
         return "home/orchards";
@@ -155,13 +152,14 @@ public class OrchardController {
         Head head = head(scope, Right.GOVERN);
         orchards.remove(scope, clock.instant());
         told.addFlashAttribute(
-                "told", head.name() + " was taken away. It can be brought back below for " + KEPT.toDays() + " days.");
+                "told",
+                head.name() + " was taken away. It can be brought back below for " + Purge.KEPT.toDays() + " days.");
         return "redirect:/";
     }
 
     @PostMapping("/orchards/{gone}/restore")
     String restore(Reader reader, @PathVariable String gone) {
-        if (orchards.gone(reader.accountId(), clock.instant().minus(KEPT)).stream()
+        if (orchards.gone(reader.accountId(), clock.instant().minus(Purge.KEPT)).stream()
                 .noneMatch(each -> each.id().equals(gone))) {
             throw new NotFound();
         }

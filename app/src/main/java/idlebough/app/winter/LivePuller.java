@@ -1,5 +1,6 @@
 package idlebough.app.winter;
 
+import idlebough.app.jobs.OneAtATime;
 import idlebough.app.store.LiveMapper;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -21,9 +22,13 @@ import org.springframework.stereotype.Component;
 @Component
 public class LivePuller {
     private static final Logger LOG = LoggerFactory.getLogger(LivePuller.class);
+    /** Longer than all of them take when none answers. */
+    private static final Duration ASKING = Duration.ofMinutes(30);
+
     private final LiveMapper live;
     private final LiveService service;
     private final StationAddresses addresses;
+    private final OneAtATime jobs;
     private final long seconds;
     private final HttpClient client = HttpClient.newBuilder()
             .connectTimeout(Duration.ofSeconds(5))
@@ -39,10 +44,12 @@ public class LivePuller {
             LiveMapper live,
             LiveService service,
             StationAddresses addresses,
+            OneAtATime jobs,
             @Value("${bough.station-seconds:300}") long seconds) {
         this.live = live;
         this.service = service;
         this.addresses = addresses;
+        this.jobs = jobs;
         this.seconds = seconds;
     }
 
@@ -50,7 +57,8 @@ public class LivePuller {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (seconds > 0) {
-            every(this::pull, 2);
+            Duration period = Duration.ofSeconds(seconds);
+            every(() -> jobs.alone("stations", ASKING, period.multipliedBy(9).dividedBy(10), this::pull), 2);
         }
     }
 

@@ -88,4 +88,16 @@ class PasswordsTest {
         assertThat(accounts.bySignIn("older").passwordHash()).startsWith("{argon2}");
         assertThat(signsIn("older", "long enough")).isTrue();
     }
+
+    @Test
+    void itsStrengthIsSaidWhileItIsTyped() {
+        assertThat(new Visitor()
+                        .post("/strength", Map.of("password", "three quiet ladders", "own", "maren\nMaren"))
+                        .body())
+                .startsWith("Good");
+        assertThat(new Visitor()
+                        .post("/strength", Map.of("password", "password123"))
+                        .body())
+                .contains("would be guessed");
+    }
 }

@@ -43,10 +43,7 @@ class SessionsTest {
     void aSessionGoesOnAtAnotherInstance() {
         Visitor grower = Visitor.signedUp("wanderer");
         String token = token(grower.get("/account").body());
-        try (ConfigurableApplicationContext other = IdleBough.run(
-                Running.database(),
-                false,
-                Map.of("server.port", "0", "bough.port", "0", "bough.station-seconds", "0"))) {
+        try (ConfigurableApplicationContext other = IdleBough.run(Running.database(), false, Running.settings())) {
             grower.at("http://127.0.0.1:" + other.getEnvironment().getProperty("local.server.port"));
             assertThat(grower.get("/account").body()).contains("value=\"wanderer\"");
             assertThat(grower.sent("/account", "person=Walker&units=US&locale=en-US&_csrf=" + token)

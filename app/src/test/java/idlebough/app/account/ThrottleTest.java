@@ -13,22 +13,24 @@ import org.junit.jupiter.api.Test;
 /** Guessing is held back, and whoever owns the name is not (OWASP ASVS 4, 2.2.1; the numbers are a project choice). */
 class ThrottleTest {
     private Instant now = Instant.parse("2026-11-26T10:00:00Z");
-    private final Throttle throttle = new Throttle(new Clock() {
-        @Override
-        public ZoneId getZone() {
-            return ZoneOffset.UTC;
-        }
+    private final Throttle throttle = new Throttle(
+            new Clock() {
+                @Override
+                public ZoneId getZone() {
+                    return ZoneOffset.UTC;
+                }
 
-        @Override
-        public Clock withZone(ZoneId zone) {
-            return this;
-        }
+                @Override
+                public Clock withZone(ZoneId zone) {
+                    return this;
+                }
 
-        @Override
-        public Instant instant() {
-            return now;
-        }
-    });
+                @Override
+                public Instant instant() {
+                    return now;
+                }
+            },
+            3);
 
     private static Throttle.Try by(String name) {
         return new Throttle.Try(SignInName.of(name), "", "");
@@ -96,5 +98,15 @@ class ThrottleTest {
         assertThat(throttle.begin(by("maren")))
                 .as("a held address holds no name")
                 .isTrue();
+    }
+
+    /** Names cannot be asked through by making accounts (OWASP ASVS 4, 2.2.1). */
+    @Test
+    void accountsFromOneAddressAreLimited() {
+        for (int i = 0; i < 3; i++) {
+            assertThat(throttle.maySignUp("192.0.2.7")).isTrue();
+        }
+        assertThat(throttle.maySignUp("192.0.2.7")).isFalse();
+        assertThat(throttle.maySignUp("192.0.2.8")).isTrue();
     }
 }

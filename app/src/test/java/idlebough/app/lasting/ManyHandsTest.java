@@ -110,10 +110,7 @@ class ManyHandsTest {
 
     @Test
     void twoApplicationsOnOneDatabaseSeeEachOther() {
-        try (ConfigurableApplicationContext other = IdleBough.run(
-                Running.database(),
-                false,
-                Map.of("server.port", "0", "bough.port", "0", "bough.station-seconds", "0"))) {
+        try (ConfigurableApplicationContext other = IdleBough.run(Running.database(), false, Running.settings())) {
             for (int i = 1; i <= 20; i++) {
                 double x = 10 + i;
                 Edits here = i % 2 == 0 ? Running.bean(Edits.class) : other.getBean(Edits.class);

@@ -1,0 +1,26 @@
+// How good a password is, said by the server while it is typed; it is asked when the fingers rest.
+for (const words of document.querySelectorAll('[data-strength]')) {
+  const field = document.getElementById(words.dataset.strength);
+  const form = field.form;
+  const empty = words.textContent;
+  let waiting = 0;
+  field.addEventListener('input', () => {
+    clearTimeout(waiting);
+    waiting = setTimeout(() => {
+      if (!field.value) {
+        words.textContent = empty;
+        return;
+      }
+      const own = ['name', 'person'].map((name) => (form.elements[name] ? form.elements[name].value : '')).join('\n');
+      const body = new URLSearchParams({ password: field.value, own, _csrf: form.elements._csrf.value });
+      fetch('/strength', { method: 'POST', body })
+        .then((answer) => (answer.ok ? answer.text() : empty))
+        .then((said) => {
+          words.textContent = said;
+        })
+        .catch(() => {
+          words.textContent = empty;
+        });
+    }, 250);
+  });
+}
