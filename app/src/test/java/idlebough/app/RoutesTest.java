@@ -302,6 +302,7 @@ class RoutesTest {
                 "idlebough.app.store.OrchardMapper.found",
                 "idlebough.app.store.OrchardMapper.mine",
                 // A station has no account: its key, or the clock, leads to its orchard and its owner.
+                "idlebough.app.store.LoadMapper.letGo",
                 "idlebough.app.store.LiveMapper.byKey",
                 "idlebough.app.store.LiveMapper.toPull");
         for (Object entry :

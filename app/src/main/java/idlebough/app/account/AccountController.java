@@ -128,7 +128,8 @@ public class AccountController {
         Passwords.complaint(fields.value("password"), List.of(signIn, person))
                 .ifPresent(complaint -> fields.complain("password", complaint));
         if (!fields.wrong() && !throttle.maySignUp(request.getRemoteAddr())) {
-            fields.complain("name", "Too many accounts were asked for from here just now. Try again in a quarter of an hour.");
+            fields.complain(
+                    "name", "Too many accounts were asked for from here just now. Try again in a quarter of an hour.");
         }
         if (!fields.wrong()) {
             Account account = service.signUp(signIn, person, fields.value("password"), units, locale(fields));

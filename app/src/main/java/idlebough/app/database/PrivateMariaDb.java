@@ -333,7 +333,8 @@ public final class PrivateMariaDb implements Database {
                         "--default-character-set=utf8mb4",
                         "--single-transaction",
                         "--hex-blob",
-                        // Who is signed in belongs to no copy.
+                        // Who is signed in, and what is on its way, belongs to no copy.
+                        "--ignore-table-data=" + SCHEMA + ".weather_load",
                         "--ignore-table-data=" + SCHEMA + ".SPRING_SESSION",
                         "--ignore-table-data=" + SCHEMA + ".SPRING_SESSION_ATTRIBUTES",
                         "--socket=" + socket(home),

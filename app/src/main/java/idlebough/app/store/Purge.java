@@ -17,6 +17,7 @@ public class Purge {
             List.of("weather_beside", "weather_day", "weather_reading", "weather_file");
     /** Those that refer to others first. */
     private static final List<String> OF_ORCHARD = List.of(
+            "weather_load",
             "union_measure",
             "note",
             "drainage_test",
@@ -61,6 +62,7 @@ public class Purge {
     public void account(String account) {
         transaction.executeWithoutResult(begun -> {
             rows.ownedBy(account).forEach(this::orchard);
+            rows.loads(account);
             rows.memberships(account);
             rows.forget(account);
         });

@@ -20,6 +20,8 @@ public interface PurgeMapper {
 
     int orchard(@Param("orchard") String orchard);
 
+    int loads(@Param("account") String account);
+
     int memberships(@Param("account") String account);
 
     /** What others' histories name stays as a row without a name, a password or a way in. */

@@ -12,7 +12,6 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.measure.Quantity;
 import idlebough.core.winter.Column;
-import idlebough.core.winter.ColumnUnit;
 import idlebough.core.winter.Element;
 import idlebough.core.winter.Lapse;
 import idlebough.core.winter.MonthlyMeans;
@@ -24,7 +23,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -209,13 +207,20 @@ public class RecordController {
         PlanView plan = pages.plan(scope, Right.PLAN);
         String name = Objects.requireNonNullElse(file.getOriginalFilename(), "temperatures")
                 .replaceAll(".*[/\\\\]", "");
-        LoadService.Load load = loads.begin(
+        Optional<LoadService.Load> load = loads.begin(
                 scope,
                 name.length() > 200 ? name.substring(0, 200) : name,
                 file.getBytes(),
                 plan.head().zone());
-        loads.await(load, AT_ONCE);
-        return look(scope, reader, model, load);
+        if (load.isEmpty()) {
+            return trouble(
+                    scope,
+                    reader,
+                    model,
+                    "Another file of yours is read just now; wait until it is done, or stop it. Nothing was stored.");
+        }
+        loads.await(load.get(), AT_ONCE);
+        return look(scope, reader, model, load.get());
     }
 
     @GetMapping("/load/{ticket}")
@@ -226,36 +231,15 @@ public class RecordController {
             @PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
         PlanView plan = pages.plan(scope);
-        LoadService.Load load = loads.find(scope, ticket);
-        if (load != null && !typed.isEmpty()) {
-            loads.again(load, wish(typed), plan.head().zone());
+        LoadService.Load load = loads.find(scope, ticket, plan.head().zone()).orElse(null);
+        if (load != null) {
             loads.await(load, AT_ONCE);
+            if (!typed.isEmpty()) {
+                load = loads.again(scope, load, typed, plan.head().zone());
+                loads.await(load, AT_ONCE);
+            }
         }
         return look(scope, reader, model, load);
-    }
-
-    /** What the preview's selects say. */
-    private static WeatherFile.Wish wish(Map<String, String> typed) {
-        Map<Integer, Column> columns = new HashMap<>();
-        Map<Integer, ColumnUnit> units = new HashMap<>();
-        typed.forEach((name, value) -> {
-            if (name.matches("column\\d{1,3}")) {
-                columns.put(Integer.valueOf(name.substring(6)), Column.named(value));
-            } else if (name.matches("unit\\d{1,3}") && ColumnUnit.of(value) != null) {
-                units.put(Integer.valueOf(name.substring(4)), ColumnUnit.of(value));
-            }
-        });
-        return new WeatherFile.Wish(
-                columns,
-                units,
-                Arrays.stream(WeatherFile.DateOrder.values())
-                        .filter(o -> o.name().equals(typed.get("order")))
-                        .findFirst(),
-                Arrays.stream(WeatherFile.TimeScale.values())
-                        .filter(s -> s.name().equals(typed.get("scale")))
-                        .findFirst()
-                        .orElse(WeatherFile.TimeScale.STANDARD),
-                typed.containsKey("nextMorning"));
     }
 
     private String look(Scope scope, Reader reader, Model model, LoadService.Load load) {
@@ -275,6 +259,14 @@ public class RecordController {
                         reader,
                         model,
                         load.name() + " could not be taken, and that is our fault. Nothing of it was stored.");
+            case TOO_LONG ->
+                trouble(
+                        scope,
+                        reader,
+                        model,
+                        load.name()
+                                + " takes longer to read than a minute and a half; cut it into parts. Nothing of it "
+                                + "was stored.");
             case STORED -> "redirect:/orchards/" + scope.orchard() + "/winters";
             case READING, STORING -> {
                 pages.open(model, scope, StagePage.WINTERS);
@@ -325,21 +317,19 @@ public class RecordController {
     @GetMapping("/load/{ticket}/progress")
     @ResponseBody
     Progress progress(Scope scope, @PathVariable String ticket) {
-        pages.plan(scope);
-        LoadService.Load load = loads.find(scope, ticket);
-        return load == null
-                ? new Progress("GONE", 0)
-                : new Progress(load.state().name(), load.percent());
+        PlanView plan = pages.plan(scope);
+        return loads.find(scope, ticket, plan.head().zone())
+                .map(load -> new Progress(load.state().name(), load.percent()))
+                .orElseGet(() -> new Progress("GONE", 0));
     }
 
     @PostMapping("/load/{ticket}/stop")
     String stop(Scope scope, @PathVariable String ticket) {
-        pages.plan(scope, Right.PLAN);
-        LoadService.Load load = loads.find(scope, ticket);
-        if (load != null) {
-            loads.stop(load);
+        PlanView plan = pages.plan(scope, Right.PLAN);
+        loads.find(scope, ticket, plan.head().zone()).ifPresent(load -> {
+            loads.stop(scope, load);
             loads.await(load, AT_ONCE);
-        }
+        });
         return "redirect:/orchards/" + scope.orchard() + "/winters/load/" + ticket;
     }
 
@@ -351,12 +341,13 @@ public class RecordController {
             @PathVariable String ticket,
             @RequestParam Map<String, String> typed) {
         PlanView plan = pages.plan(scope, Right.PLAN);
-        LoadService.Load load = loads.find(scope, ticket);
+        LoadService.Load load = loads.find(scope, ticket, plan.head().zone()).orElse(null);
         if (load != null) {
+            loads.await(load, AT_ONCE);
             String into = typed.getOrDefault("into", "");
             boolean known = plan.stations().stream().anyMatch(s -> s.id().equals(into));
             String name = typed.getOrDefault("station", "").strip();
-            loads.store(
+            load = loads.store(
                     scope,
                     load,
                     known ? into : null,

@@ -28,6 +28,9 @@ import org.apache.commons.csv.CSVRecord;
  * by the values that occur ({@link TableLayout}). All of it can be corrected by a {@link Wish}.
  */
 public final class WeatherFile {
+    /** A thousand columns of twenty letters; longer ones are read by nobody and take all memory. */
+    private static final int LONGEST_LINE = 20_000;
+
     private static final int TOP = 150;
 
     private WeatherFile() {}
@@ -149,6 +152,11 @@ public final class WeatherFile {
         if (text.indexOf('\0') >= 0) {
             return Reading.failed("This file holds bytes that no text table has; save it as CSV in UTF-8.");
         }
+        int monstrous = lineBeyond(text);
+        if (monstrous > 0) {
+            return Reading.failed("Line " + monstrous + " has more than " + LONGEST_LINE
+                    + " letters, which no table of temperatures has; look whether it is the right file.");
+        }
         Reading archive = wish.columns().isEmpty() ? GhcnFile.read(text, watch) : null;
         if (archive != null) {
             return archive;
@@ -217,6 +225,20 @@ public final class WeatherFile {
                 }
             }
         }
+    }
+
+    /** The first line that is longer than any line of a table, counted from 1; 0 for none. */
+    private static int lineBeyond(String text) {
+        int from = 0;
+        for (int line = 1; from <= text.length(); line++) {
+            int end = text.indexOf('\n', from);
+            int next = end < 0 ? text.length() : end;
+            if (next - from > LONGEST_LINE) {
+                return line;
+            }
+            from = next + 1;
+        }
+        return 0;
     }
 
     /** As many lines as decide the layout; the rest of a long file is not cut up. */
