@@ -44,7 +44,8 @@ public record BoundaryFile(List<Geographic> ring, boolean walked, List<String> n
                                 + "changed.");
     }
 
-    private static BoundaryFile none(String complaint) {
+    /** Nothing was read. */
+    public static BoundaryFile none(String complaint) {
         return new BoundaryFile(List.of(), false, List.of(), null, complaint);
     }
 

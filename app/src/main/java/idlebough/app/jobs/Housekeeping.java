@@ -16,7 +16,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class Housekeeping {
     private static final Logger LOG = LoggerFactory.getLogger(Housekeeping.class);
-    private static final Duration LONGEST = Duration.ofMinutes(30);
+    private static final Duration LONGEST = Duration.ofHours(2);
+    private static final Duration FILES_KEPT = Duration.ofMinutes(30);
     private static final Duration HOURLY = Duration.ofMinutes(50);
     private final Purge purge;
     private final LoadMapper loads;
@@ -41,7 +42,7 @@ public class Housekeeping {
 
     /** Once, now. */
     public void clear() {
-        loads.letGo(clock.instant().minus(LONGEST));
+        loads.letGo(clock.instant().minus(FILES_KEPT));
         int gone = purge.takenAwayBefore(clock.instant().minus(Purge.KEPT));
         if (gone > 0) {
             LOG.info("{} orchards that were taken away over {} days ago are deleted", gone, Purge.KEPT.toDays());

@@ -23,6 +23,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +38,10 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/orchards/{orchard}/site/boundary")
 public class BoundaryController {
     private static final long MOST = 20_000_000;
+    /** A file of that size takes some hundred megabytes while it is read; two at once would be too much. */
+    private static final Semaphore ALONE = new Semaphore(1, true);
+
+    private static final int PATIENCE_SECONDS = 10;
     private static final double USUAL_TOLERANCE = 1.5;
     private final Pages pages;
     private final Edits edits;
@@ -73,7 +79,7 @@ public class BoundaryController {
         if (fields.wrong()) {
             return "site/boundary";
         }
-        BoundaryFile read = BoundaryFile.read(file.getBytes());
+        BoundaryFile read = alone(file);
         if (read.complaint() != null) {
             fields.complain("file", read.complaint());
             return "site/boundary";
@@ -106,6 +112,23 @@ public class BoundaryController {
                 .put("longitude", String.format(Locale.ROOT, "%.7f", frame.longitude()))
                 .put("tapes", read.tapes() == null ? "" : read.tapes());
         return "site/boundary";
+    }
+
+    private static BoundaryFile alone(MultipartFile file) throws IOException {
+        try {
+            if (!ALONE.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+                return BoundaryFile.none(
+                        "Other files are read just now; send it again in a minute. Nothing was changed.");
+            }
+        } catch (InterruptedException stopping) {
+            Thread.currentThread().interrupt();
+            return BoundaryFile.none("The server is stopping; send it again in a minute. Nothing was changed.");
+        }
+        try {
+            return BoundaryFile.read(file.getBytes());
+        } finally {
+            ALONE.release();
+        }
     }
 
     private static LocalFrame corner(List<LocalFrame.Geographic> ring, double rotation) {

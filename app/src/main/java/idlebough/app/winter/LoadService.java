@@ -12,6 +12,12 @@ import idlebough.core.winter.ColumnUnit;
 import idlebough.core.winter.Watch;
 import idlebough.core.winter.WeatherFile;
 import jakarta.annotation.PreDestroy;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -27,6 +33,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.zip.Deflater;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -165,7 +174,7 @@ public class LoadService {
             return Optional.empty();
         }
         String ticket = Ids.next();
-        rows.add(scope, ticket, name, content, now);
+        rows.add(scope, ticket, name, packed(content), now);
         return Optional.ofNullable(rows.find(scope, ticket)).map(row -> read(scope, row, Map.of(), zone));
     }
 
@@ -219,7 +228,27 @@ public class LoadService {
     }
 
     private byte[] content(Scope scope, Load load) {
-        return rows.content(scope, load.ticket).stream().findFirst().orElseThrow(Watch.Stopped::new);
+        byte[] packed = rows.content(scope, load.ticket).stream().findFirst().orElseThrow(Watch.Stopped::new);
+        try (InputStream content = new GZIPInputStream(new ByteArrayInputStream(packed))) {
+            return content.readAllBytes();
+        } catch (IOException never) {
+            throw new UncheckedIOException(never);
+        }
+    }
+
+    /** A table takes a tenth of its room so, and on its way no sign in it is doubled. */
+    private static byte[] packed(byte[] content) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream(content.length / 8 + 100);
+        try (OutputStream into = new GZIPOutputStream(packed) {
+            {
+                def.setLevel(Deflater.BEST_SPEED);
+            }
+        }) {
+            into.write(content);
+        } catch (IOException never) {
+            throw new UncheckedIOException(never);
+        }
+        return packed.toByteArray();
     }
 
     /** Stores what was read. */

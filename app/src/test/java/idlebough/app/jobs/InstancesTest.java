@@ -17,10 +17,12 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Several instances of the application on one database that was given. */
 @ExtendWith(Running.class)
@@ -65,6 +67,14 @@ class InstancesTest {
             there.alone("another", Duration.ofMinutes(1), Duration.ZERO, done::incrementAndGet);
             assertThat(done).hasValue(2);
         }
+    }
+
+    @Test
+    void houseIsKeptOnceAnHour() {
+        JdbcTemplate database = new JdbcTemplate(Running.bean(DataSource.class));
+        Running.bean(Housekeeping.class).hourly();
+        String held = "select timestampdiff(minute, locked_at, lock_until) from shedlock where name = 'housekeeping'";
+        assertThat(database.queryForObject(held, Integer.class)).isEqualTo(50);
     }
 
     private static void await(CountDownLatch latch) {

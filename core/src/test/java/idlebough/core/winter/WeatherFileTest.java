@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -366,5 +367,20 @@ class WeatherFileTest {
                 .contains("January");
         assertThat(new MonthlyMeans(low, high, Optional.of(3.0)).complaint().orElseThrow())
                 .contains("extreme low");
+    }
+
+    /** Nothing that is no table takes minutes, or all memory. */
+    @ParameterizedTest
+    @ValueSource(strings = {"a", ",", "\"", "1,", ";"})
+    void aLineWithoutEndIsNoTable(String sign) {
+        String file = "date,tmin,tmax\n" + sign.repeat(30_000);
+        assertThat(WeatherFile.read(
+                                file.getBytes(StandardCharsets.UTF_8),
+                                WeatherFile.Wish.NONE,
+                                ZoneOffset.UTC,
+                                Watch.NONE)
+                        .complaint()
+                        .orElseThrow())
+                .startsWith("Line 2 has more than");
     }
 }
