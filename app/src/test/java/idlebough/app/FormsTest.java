@@ -507,4 +507,11 @@ class FormsTest {
         assertThat(answer.statusCode()).isEqualTo(400);
         assertThat(answer.body()).contains("a sign in it that no page can show");
     }
+
+    @Test
+    void aTableIsNoJson() {
+        assertThat(grower.asked(base + "/winters/frost.csv", "Accept", "application/json")
+                        .statusCode())
+                .isEqualTo(406);
+    }
 }

@@ -50,6 +50,12 @@ public final class Visitor {
         return send(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
     }
 
+    /** With headers that a browser would not send. */
+    public HttpResponse<String> asked(String path, String... headers) {
+        return send(
+                HttpRequest.newBuilder(URI.create(base + path)).headers(headers).build());
+    }
+
     public byte[] bytes(String path) {
         try {
             return client.send(

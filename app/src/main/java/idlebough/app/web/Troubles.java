@@ -27,6 +27,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.springframework.web.HttpMediaTypeNotAcceptableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -157,6 +158,12 @@ public class Troubles {
                 model,
                 "This address is not asked for in this way.",
                 "It takes a form of ours, or only shows a page. Nothing was changed.");
+    }
+
+    @ExceptionHandler(HttpMediaTypeNotAcceptableException.class)
+    @ResponseStatus(HttpStatus.NOT_ACCEPTABLE)
+    String otherForm(Model model) {
+        return say(model, "This is not to be had in that form.", "A table comes as CSV, a page as HTML.");
     }
 
     /** Whoever asked has gone; there is nobody to tell. */
