@@ -514,4 +514,12 @@ class FormsTest {
                         .statusCode())
                 .isEqualTo(406);
     }
+
+    /** Ids are ASCII; nothing else names anything. */
+    @Test
+    void anIdOfOtherLettersNamesNothing() {
+        assertThat(grower.get(base + "/winters/load/%D9%A1%D9%A2").statusCode()).isEqualTo(404);
+        assertThat(grower.post(base + "/history/undo", Map.of("set", "\u0661")).statusCode())
+                .isEqualTo(404);
+    }
 }

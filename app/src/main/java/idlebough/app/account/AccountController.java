@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.http.MediaType;
@@ -157,6 +158,7 @@ public class AccountController {
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
+        SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
     }
 
@@ -168,7 +170,9 @@ public class AccountController {
             return "redirect:/sign-in";
         }
         enter(account, request, response);
-        return "redirect:/";
+        Optional<KeptForm> kept = KeptForm.broughtBack(request);
+        kept.ifPresent(form -> request.setAttribute(KeptForm.OF_REQUEST, form));
+        return kept.isPresent() ? "forward:" + Refused.SEND : "redirect:/";
     }
 
     @GetMapping("/account")

@@ -11,10 +11,15 @@ public enum DatabaseFault {
     /** It does not answer. */
     DOWN,
     /** There is no room for what was to be stored. */
-    FULL;
+    FULL,
+    /** It was asked for an id with letters that no id has. */
+    NO_ID;
 
     /** MariaDB: disk full, error of the storage engine, table full, write error. */
     private static final Set<Integer> NO_ROOM = Set.of(1021, 1026, 1114);
+
+    /** MariaDB: ids are ASCII, and are not compared with anything else. */
+    private static final int MIXED_LETTERS = 1267;
 
     private static final int ENGINE = 1030;
     private static final String NO_SPACE = "28";
@@ -24,6 +29,9 @@ public enum DatabaseFault {
             if (cause instanceof SQLTransientConnectionException
                     || cause instanceof SQLNonTransientConnectionException) {
                 return Optional.of(DOWN);
+            }
+            if (cause instanceof SQLException sql && sql.getErrorCode() == MIXED_LETTERS) {
+                return Optional.of(NO_ID);
             }
             if (cause instanceof SQLException sql && isFull(sql)) {
                 return Optional.of(FULL);

@@ -95,6 +95,12 @@ public class Edits {
                 false);
     }
 
+    /** Waits until nobody else changes the orchard; the rest of the transaction reads it as it stands then. */
+    @Transactional
+    public void inTurn(Scope scope) {
+        lock(scope);
+    }
+
     private Head lock(Scope scope) {
         Head head = orchards.lock(scope);
         if (head == null) {

@@ -173,6 +173,10 @@ public class Troubles {
     @ExceptionHandler(Exception.class)
     String failed(Model model, Exception trouble, HttpServletRequest request, HttpServletResponse response) {
         Optional<DatabaseFault> fault = DatabaseFault.behind(trouble);
+        if (fault.isPresent() && fault.get() == DatabaseFault.NO_ID) {
+            response.setStatus(HttpStatus.NOT_FOUND.value());
+            return notFound(model);
+        }
         if (fault.isPresent()) {
             LOG.warn("The database: {}, {}", fault.get(), trouble.getMessage());
             response.setStatus(statusOf(fault.get()).value());

@@ -82,6 +82,7 @@ public class LiveService {
      */
     @Transactional
     public Taken take(Scope scope, String station, ZoneId zone, List<LiveReading> news) {
+        edits.inTurn(scope);
         Instant now = clock.instant();
         Instant first = news.stream()
                 .map(LiveReading::at)

@@ -24,6 +24,8 @@ class DatabaseFaultTest {
                 .isEqualTo(DatabaseFault.FULL);
         assertThat(behind(new SQLException("Got error 28 from storage engine", "HY000", 1030)))
                 .isEqualTo(DatabaseFault.FULL);
+        assertThat(behind(new SQLException("Illegal mix of collations", "HY000", 1267)))
+                .isEqualTo(DatabaseFault.NO_ID);
         assertThat(behind(new SQLException("Duplicate entry", "23000", 1062))).isNull();
         assertThat(behind(new SQLException("Got error 139 from storage engine", "HY000", 1030)))
                 .isNull();
