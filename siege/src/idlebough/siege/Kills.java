@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -20,13 +21,11 @@ import java.util.stream.IntStream;
 
 /**
  * Kills at any moment, and looks afterwards whether what was acknowledged is there, and whether what was not is there as a
- * whole or not at all. Growers rename their orchards again and again: the name and the history must tell the same.
+ * whole or not at all.
  */
 final class Kills {
     private static final int GROWERS = 3;
     private static final int DAYS = 1500;
-    private static final Pattern NAME = Pattern.compile("name=\"name\"[^>]*value=\"(r[0-9-]+)\"");
-    private static final Pattern TOLD = Pattern.compile("Called it (r[0-9-]+)");
     private static final Pattern TICKET = Pattern.compile("/winters/load/[0-9a-f-]{36}");
     private final Server server;
     private final Counts counts;
@@ -38,9 +37,7 @@ final class Kills {
         this.counts = counts;
         this.random = random;
         for (int i = 0; i < GROWERS; i++) {
-            Grower grower = new Grower(server.base());
-            grower.signUp("siege" + i);
-            writers.add(new Writer(grower, grower.founds("r0-0")));
+            writers.add(new Writer(server, "siege" + i));
         }
     }
 
@@ -54,54 +51,16 @@ final class Kills {
         IN_BACKUP
     }
 
-    /** Renames one orchard as fast as it is answered, and knows what was acknowledged. */
-    private static final class Writer {
-        private final Grower grower;
-        private final String orchard;
-        private String acknowledged = "r0-0";
-        private String asked = "r0-0";
-        private long writes;
-
-        Writer(Grower grower, String orchard) {
-            this.grower = grower;
-            this.orchard = orchard;
-        }
-
-        void write(int round, AtomicBoolean on) {
-            for (int i = 1; on.get(); i++) {
-                try {
-                    asked = "r" + round + "-" + i;
-                    HttpResponse<String> answer = grower.post(
-                            orchard + "/rename", Grower.stamped(1_000_000_000, Map.of("name", asked)));
-                    if (answer.statusCode() == 302) {
-                        acknowledged = asked;
-                        writes++;
-                    } else if (answer.statusCode() != 503 && answer.statusCode() != 500) {
-                        throw new IllegalStateException("A name was answered by " + answer.statusCode());
-                    }
-                } catch (IOException dead) {
-                    // As it should be: it was killed. What was asked may be stored or not.
-                    return;
-                } catch (InterruptedException stopped) {
-                    Thread.currentThread().interrupt();
-                    return;
-                }
-            }
-        }
-    }
-
     void rounds(int rounds) throws IOException, InterruptedException {
         for (int round = 1; round <= rounds; round++) {
             Victim victim = Victim.values()[random.nextInt(Victim.values().length)];
             long before = System.nanoTime();
             round(round, victim);
             for (Writer writer : writers) {
-                check(writer);
-                counts.add("kills: writes acknowledged", writer.writes);
-                writer.writes = 0;
+                writer.check(counts, "kills");
             }
             counts.add("kills: rounds", 1);
-            counts.add("kills: " + victim.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), 1);
+            counts.add("kills: " + victim.name().toLowerCase(Locale.ROOT).replace('_', ' '), 1);
             counts.keep();
             System.out.printf("%d %s, %.1f s%n", round, victim, (System.nanoTime() - before) / 1e9);
         }
@@ -109,10 +68,7 @@ final class Kills {
 
     private void round(int round, Victim victim) throws IOException, InterruptedException {
         AtomicBoolean on = new AtomicBoolean(true);
-        List<Thread> threads = writers.stream()
-                .map(writer -> new Thread(() -> writer.write(round, on), "writer"))
-                .toList();
-        threads.forEach(Thread::start);
+        List<Thread> threads = Writer.begin(writers, round, on);
         Optional<Load> load = victim == Victim.IN_IMPORT ? Optional.of(load(round)) : Optional.empty();
         Optional<Process> backup = Optional.empty();
         Path copy = server.home().resolve("copy-" + round + ".sql");
@@ -179,7 +135,7 @@ final class Kills {
     private record Load(Grower grower, String orchard, Thread thread) {}
 
     private Load load(int round) throws IOException, InterruptedException {
-        Grower grower = writers.get(0).grower;
+        Grower grower = writers.get(0).grower();
         String orchard = grower.founds("Import " + round);
         String file = IntStream.range(0, DAYS)
                 .mapToObj(day -> LocalDate.of(2015, 1, 1).plusDays(day) + "," + (day + round) % 9 + "," + (day % 9 + 9))
@@ -213,24 +169,5 @@ final class Kills {
         }
         counts.add(told ? "kills: imports whole" : "kills: imports none", 1);
         Grower.expect(302, load.grower.post(load.orchard + "/delete", Map.of()));
-    }
-
-    private void check(Writer writer) throws IOException, InterruptedException {
-        HttpResponse<String> edit = writer.grower.get(writer.orchard + "/site/edit");
-        Grower.expect(200, edit);
-        Matcher name = NAME.matcher(edit.body());
-        String stands = "";
-        while (name.find()) {
-            stands = name.group(1) == null ? stands : name.group(1);
-        }
-        Matcher newest = TOLD.matcher(writer.grower.get(writer.orchard + "/history").body());
-        String told = newest.find() ? newest.group(1) : "r0-0";
-        if (!stands.equals(writer.acknowledged) && !stands.equals(writer.asked) || !stands.equals(told)) {
-            throw new IllegalStateException("Acknowledged " + writer.acknowledged + ", asked " + writer.asked
-                    + ", stands " + stands + ", told " + told);
-        }
-        counts.add(stands.equals(writer.acknowledged) ? "kills: names as acknowledged" : "kills: names as asked last", 1);
-        writer.acknowledged = stands;
-        writer.asked = stands;
     }
 }

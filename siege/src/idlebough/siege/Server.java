@@ -6,8 +6,10 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,11 +26,15 @@ final class Server implements AutoCloseable {
     private final HttpClient client =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
 
-    Server(boolean demo) throws IOException, InterruptedException {
+    private final Map<String, String> settings;
+
+    /** @param settings further ones, by environment */
+    Server(boolean demo, Map<String, String> settings) throws IOException, InterruptedException {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
         kind = demo ? "demo" : "start";
+        this.settings = settings;
         start();
     }
 
@@ -51,6 +57,7 @@ final class Server implements AutoCloseable {
         environment.put("BOUGH_VAR", home.resolve("var").toString());
         environment.put("BOUGH_PORT", String.valueOf(port));
         environment.put("BOUGH_SIGN_UPS", "1000000");
+        environment.putAll(settings);
         return builder.start();
     }
 
@@ -108,7 +115,7 @@ final class Server implements AutoCloseable {
 
     /** Lines of its log that hold a word. */
     long logged(String word) throws IOException {
-        try (var lines = Files.lines(home.resolve("var/app.log"), java.nio.charset.StandardCharsets.ISO_8859_1)) {
+        try (var lines = Files.lines(home.resolve("var/app.log"), StandardCharsets.ISO_8859_1)) {
             return lines.filter(line -> line.contains(word)).count();
         }
     }
@@ -119,7 +126,7 @@ final class Server implements AutoCloseable {
         Files.copy(
                 home.resolve("var/app.log"),
                 Path.of("siege/target/app.log"),
-                java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+                StandardCopyOption.REPLACE_EXISTING);
         try (var files = Files.walk(home)) {
             files.sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
         }

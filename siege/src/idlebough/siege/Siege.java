@@ -1,6 +1,7 @@
 package idlebough.siege;
 
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Random;
 
 /** Besieges a server of its own: see siege/run. */
@@ -9,15 +10,22 @@ public final class Siege {
 
     public static void main(String[] arguments) throws Exception {
         if (arguments.length < 2 || !arguments[1].matches("\\d{1,7}")) {
-            throw new IllegalArgumentException("siege/run kills|fuzz|load|growers NUMBER [SEED]");
+            throw new IllegalArgumentException("siege/run kills|power|fuzz|load|growers NUMBER [SEED]");
         }
         int number = Integer.parseInt(arguments[1]);
         long seed = arguments.length > 2 ? Long.parseLong(arguments[2]) : System.currentTimeMillis();
         System.out.println("Seed " + seed);
         Counts counts = new Counts(Path.of("siege/counts.tsv"));
         Random random = new Random(seed);
+        if (arguments[0].equals("power")) {
+            try (Power power = new Power(counts, random, arguments.length > 3 ? arguments[3] : "1")) {
+                power.rounds(number);
+            }
+            System.out.print(counts);
+            return;
+        }
         boolean demo = !arguments[0].equals("kills");
-        try (Server server = new Server(demo)) {
+        try (Server server = new Server(demo, Map.of())) {
             switch (arguments[0]) {
                 case "kills" -> new Kills(server, counts, random).rounds(number);
                 case "fuzz" -> new Fuzz(server, counts, random).requests(number);

@@ -22,9 +22,11 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.resilience.annotation.EnableResilientMethods;
 
 /** Starts the application on its private database, or runs one of the commands of {@code ./bough}. */
 @SpringBootApplication
+@EnableResilientMethods
 public class IdleBough {
     public static void main(String[] arguments) {
         String command = arguments.length == 0 ? "start" : arguments[0];

@@ -5,6 +5,7 @@ import java.sql.SQLNonTransientConnectionException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.transaction.TransactionSystemException;
 
 /** What of the database stands behind an exception, as far as whoever asked should know. */
 public enum DatabaseFault {
@@ -30,6 +31,13 @@ public enum DatabaseFault {
                     || cause instanceof SQLNonTransientConnectionException) {
                 return Optional.of(DOWN);
             }
+            if (cause instanceof TransactionSystemException system && system.getApplicationException() != null) {
+                // What was thrown first stands behind what could not be rolled back any more.
+                return behind(system.getApplicationException());
+            }
+            if (cause instanceof SQLException sql && isGone(sql)) {
+                return Optional.of(DOWN);
+            }
             if (cause instanceof SQLException sql && sql.getErrorCode() == MIXED_LETTERS) {
                 return Optional.of(NO_ID);
             }
@@ -38,6 +46,12 @@ public enum DatabaseFault {
             }
         }
         return Optional.empty();
+    }
+
+    /** SQLSTATE 08: connection exception; and what the pool says of a connection that it has thrown away. */
+    private static boolean isGone(SQLException sql) {
+        return String.valueOf(sql.getSQLState()).startsWith("08")
+                || String.valueOf(sql.getMessage()).equals("Connection is closed");
     }
 
     private static boolean isFull(SQLException sql) {

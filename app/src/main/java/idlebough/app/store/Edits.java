@@ -74,7 +74,7 @@ public class Edits {
      * @throws NotAllowed when the role does not allow one of the edits
      * @throws NotFound for a stranger, and when a row is not there
      */
-    @Transactional
+    @InOneGo
     public Applied apply(Scope scope, Change change, Function<Plan, List<Edit>> edits) {
         Head head = lock(scope);
         Optional<String> done = change.id().map(id -> journal.ofEdit(scope, id));
@@ -96,7 +96,7 @@ public class Edits {
     }
 
     /** Waits until nobody else changes the orchard; the rest of the transaction reads it as it stands then. */
-    @Transactional
+    @InOneGo
     public void inTurn(Scope scope) {
         lock(scope);
     }
@@ -271,7 +271,7 @@ public class Edits {
     }
 
     /** Weather comes in: it is kept as given and never undone row by row, but what it moves is told. */
-    @Transactional
+    @InOneGo
     public void weather(Scope scope, String cause, Runnable work) {
         Head head = lock(scope);
         require(head, Right.PLAN);
@@ -284,7 +284,7 @@ public class Edits {
     }
 
     /** Admits somebody to the orchard, or nobody new. */
-    @Transactional
+    @InOneGo
     public void admit(Scope scope, String account, Role role) {
         require(lock(scope), Right.GOVERN);
         orchards.admit(scope, account, role);
@@ -296,7 +296,7 @@ public class Edits {
      * @return its cause; empty when there is nothing to undo
      * @throws LostRace when someone changed one of its rows since
      */
-    @Transactional
+    @InOneGo
     public Optional<String> undo(Scope scope) {
         Head head = lock(scope);
         ChangeSet last = journal.lastOwn(scope);
@@ -314,7 +314,7 @@ public class Edits {
      * @throws LostRace when someone changed one of its rows since
      * @throws NotFound when there is no such set, or it is undone already
      */
-    @Transactional
+    @InOneGo
     public String undo(Scope scope, String set) {
         Head head = lock(scope);
         require(head, Right.PLAN);
@@ -343,7 +343,7 @@ public class Edits {
      * @return its cause; empty when there is nothing to do again
      * @throws LostRace when someone changed one of its rows since
      */
-    @Transactional
+    @InOneGo
     public Optional<String> redo(Scope scope) {
         Head head = lock(scope);
         Optional<ChangeSet> last = lastUndoing(scope);

@@ -18,7 +18,6 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What the stations measured, stored as given and put together when it is read. */
@@ -64,7 +63,7 @@ public class WeatherStore {
      * @return how many days were new; loading the same file twice changes nothing
      * @throws Watch.Stopped when it is no longer wanted; then nothing is stored
      */
-    @Transactional
+    @InOneGo
     public int store(
             Scope scope,
             String stationId,
@@ -133,7 +132,7 @@ public class WeatherStore {
     }
 
     /** Stores days that a station gave by itself, all of one station under one name. */
-    @Transactional
+    @InOneGo
     public void live(Scope scope, String station, WholeDays whole, List<DayWeather> beside) {
         byte[] name = ("live " + station).getBytes(StandardCharsets.UTF_8);
         String file = Ids.next();
@@ -179,7 +178,7 @@ public class WeatherStore {
      *
      * @return false when a measured record is there already; then nothing is changed
      */
-    @Transactional
+    @InOneGo
     public boolean standIn(Scope scope, String name, List<DailyExtremes> days, byte[] typed) {
         if (orchards.lock(scope) == null) {
             throw new NotFound();
@@ -205,13 +204,13 @@ public class WeatherStore {
     }
 
     /** Stores by how much the orchard differs from a station; every stored day stays as measured. */
-    @Transactional
+    @InOneGo
     public void offset(Scope scope, String station, Double elevation, double kelvin) {
         change(scope, () -> weather.correctStation(scope, station, elevation, kelvin));
     }
 
     /** Puts a station first; the others keep their order. */
-    @Transactional
+    @InOneGo
     public void first(Scope scope, String station) {
         change(scope, () -> {
             int place = 2;
@@ -226,7 +225,7 @@ public class WeatherStore {
     }
 
     /** Takes a station away or brings it back. */
-    @Transactional
+    @InOneGo
     public void remove(Scope scope, String station, boolean away) {
         change(scope, () -> weather.removeStation(scope, station, away));
     }

@@ -1,6 +1,7 @@
 package idlebough.app.winter;
 
 import idlebough.app.store.Edits;
+import idlebough.app.store.InOneGo;
 import idlebough.app.store.LiveMapper;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Scope;
@@ -24,7 +25,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Readings that come in by themselves: checked, kept with their faults, and made into days once a day is over. */
@@ -80,7 +80,7 @@ public class LiveService {
      *
      * @param news in the order in which they came
      */
-    @Transactional
+    @InOneGo
     public Taken take(Scope scope, String station, ZoneId zone, List<LiveReading> news) {
         edits.inTurn(scope);
         Instant now = clock.instant();
@@ -152,7 +152,7 @@ public class LiveService {
     }
 
     /** @return a new key with which the station may send; it is told once and only its hash is kept */
-    @Transactional
+    @InOneGo
     public String newKey(Scope scope, String station) {
         byte[] bytes = new byte[24];
         RANDOM.nextBytes(bytes);
@@ -164,7 +164,7 @@ public class LiveService {
     }
 
     /** No key opens it any more. */
-    @Transactional
+    @InOneGo
     public void endKey(Scope scope, String station) {
         if (live.setPush(scope, station, null) == 0) {
             throw new NotFound();
@@ -172,14 +172,14 @@ public class LiveService {
     }
 
     /** @param url null to ask it no more */
-    @Transactional
+    @InOneGo
     public void ask(Scope scope, String station, String url) {
         if (live.setPull(scope, station, url) == 0) {
             throw new NotFound();
         }
     }
 
-    @Transactional
+    @InOneGo
     public void failed(Scope scope, String station, String trouble) {
         live.heard(scope, station, null, trouble.length() > 300 ? trouble.substring(0, 300) : trouble);
     }

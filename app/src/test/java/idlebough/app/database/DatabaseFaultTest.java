@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.transaction.TransactionSystemException;
 
 /** Codes: MariaDB's list of errors (1021 disk full, 1114 table full, 1030 with errno 28). */
 class DatabaseFaultTest {
@@ -18,6 +19,12 @@ class DatabaseFaultTest {
     void tellsWhatStandsBehindAnException() {
         assertThat(behind(new SQLTransientConnectionException("no connection within 3 s")))
                 .isEqualTo(DatabaseFault.DOWN);
+        assertThat(behind(new SQLException("Socket error", "08000"))).isEqualTo(DatabaseFault.DOWN);
+        TransactionSystemException rollback =
+                new TransactionSystemException("rollback failed", new SQLException("Connection is closed"));
+        assertThat(DatabaseFault.behind(rollback)).hasValue(DatabaseFault.DOWN);
+        rollback.initApplicationException(new SQLException("Disk full", "HY000", 1021));
+        assertThat(DatabaseFault.behind(rollback)).hasValue(DatabaseFault.FULL);
         assertThat(behind(new SQLException("Disk full (/tmp); waiting", "HY000", 1021)))
                 .isEqualTo(DatabaseFault.FULL);
         assertThat(behind(new SQLException("The table 'tree' is full", "HY000", 1114)))

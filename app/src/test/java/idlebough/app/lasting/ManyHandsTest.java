@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import idlebough.app.IdleBough;
 import idlebough.app.Running;
+import idlebough.app.Visitor;
 import idlebough.app.account.AccountService;
 import idlebough.app.home.Founder;
 import idlebough.app.store.Edit;
@@ -128,5 +129,31 @@ class ManyHandsTest {
                 }
             }
         }
+    }
+
+    /** Who writes to one orchard never stands in the way of who writes to another. */
+    @Test
+    void manyOrchardsAreWrittenSideBySide() throws Exception {
+        List<Callable<Integer>> work = new ArrayList<>();
+        for (int hand = 0; hand < HANDS; hand++) {
+            Visitor grower = Visitor.signedUp("side" + hand + System.nanoTime());
+            String base = grower.founds("Side by side", "47");
+            work.add(() -> {
+                int stored = 0;
+                for (int i = 0; i < MOVES; i++) {
+                    stored += grower.post(base + "/rename", Map.of("name", "Side " + i))
+                                            .statusCode()
+                                    == 302
+                            ? 1
+                            : 0;
+                }
+                return stored;
+            });
+        }
+        ExecutorService hands = Executors.newFixedThreadPool(HANDS);
+        for (Future<Integer> done : hands.invokeAll(work)) {
+            assertThat(done.get()).isEqualTo(MOVES);
+        }
+        hands.shutdown();
     }
 }
