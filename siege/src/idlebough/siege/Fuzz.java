@@ -233,7 +233,12 @@ final class Fuzz {
         }
         String what = (get ? "GET " : "POST ") + path + " " + cut(sent);
         try {
-            judge(what, who.send(request));
+            HttpResponse<String> answer = who.send(request);
+            judge(what, answer);
+            if (answer.statusCode() == 403) {
+                // A form that signs in anew ends the token of before.
+                who.renew();
+            }
         } catch (IOException broken) {
             // A request line or a head that is too long may be cut off; a server that is gone is not there at the next.
             counts.add("fuzz: connections broken", 1);
@@ -305,7 +310,7 @@ final class Fuzz {
     private void judge(String what, HttpResponse<String> answer) throws IOException {
         int status = answer.statusCode();
         counts.add("fuzz: requests", 1);
-        counts.add("fuzz: answered " + status / 100 + "xx", 1);
+        counts.add("fuzz: answered " + (status == 302 ? "302, stored" : status / 100 + "xx"), 1);
         boolean script = answer.headers().firstValue("content-type").orElse("").matches("text/html.*|image/svg.*")
                 && answer.body().contains(MARK);
         if (status >= 500 || script) {
