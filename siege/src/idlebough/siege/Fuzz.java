@@ -218,7 +218,7 @@ final class Fuzz {
             }
         }
         String sent = Grower.form(fields) + extra;
-        boolean get = random.nextInt(25) == 0 != target.method.equals("GET");
+        boolean get = random.nextInt(60) == 0 != target.method.equals("GET");
         HttpRequest.Builder request;
         try {
             if (get) {
@@ -303,7 +303,10 @@ final class Fuzz {
     }
 
     private String name(Map<String, String> fields) {
-        List<String> names = fields.keySet().stream().filter(name -> !name.equals("_csrf")).toList();
+        // The stamp seldom: a form without it goes no further.
+        boolean hidden = random.nextInt(30) == 0;
+        List<String> names =
+                fields.keySet().stream().filter(name -> name.startsWith("_") == hidden).toList();
         return names.isEmpty() ? "q" : names.get(random.nextInt(names.size()));
     }
 
