@@ -361,6 +361,15 @@ class FormsTest {
         assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body())
                 .contains("&lt;b&gt;leafed")
                 .doesNotContain("<b>leafed");
+        assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body())
+                .contains(">planted</option>", ">dead</option>")
+                .doesNotContain(">ordered</option>");
+        grower.post(base + "/daybook/state", Map.of("tree", tree.id(), "state", "PLANNED"));
+        assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body()).contains("it cannot become planned");
+        long measures = plan().rows().measures().size();
+        grower.post(base + "/planting/" + tree.id() + "/planted", Map.of("day", "2026-04-01", "height", "9"));
+        assertThat(grower.get(base + "/daybook?tree=" + tree.id()).body()).contains("is planted already");
+        assertThat(plan().rows().measures()).as("planted once").hasSize((int) measures);
         grower.post(base + "/daybook/state", Map.of("tree", tree.id(), "state", "DEAD"));
         assertThat(plan().trees()).hasSize(3);
         assertThat(plan().rows().pegs()).as("a dead tree leaves its peg").hasSize(4);

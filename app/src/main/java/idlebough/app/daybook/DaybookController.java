@@ -24,6 +24,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What happened: notes, and the union measured again. */
 @Controller
@@ -77,8 +79,13 @@ public class DaybookController {
         TreeView picked = tree == null ? first(plan, unions) : plan.tree(tree);
         model.addAttribute("picked", picked);
         model.addAttribute("fields", fields);
-        model.addAttribute("states", Tree.State.values());
         if (picked != null) {
+            Tree.State is = picked.row().life().state();
+            model.addAttribute(
+                    "states",
+                    Arrays.stream(Tree.State.values())
+                            .filter(state -> state == is || is.mayBecome(state))
+                            .toList());
             model.addAttribute(
                     "notes",
                     plan.rows().notes().stream()
@@ -218,10 +225,23 @@ public class DaybookController {
         return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
     }
 
-    /** Dead, moved away, ordered. */
+    /** Dead, moved away, ordered; what it cannot become is said and left. */
     @PostMapping("/state")
-    String state(Scope scope, FormStamp stamp, @RequestParam String tree, @RequestParam Tree.State state) {
+    String state(
+            Scope scope,
+            RedirectAttributes told,
+            FormStamp stamp,
+            @RequestParam String tree,
+            @RequestParam Tree.State state) {
         TreeView picked = pages.plan(scope).tree(tree);
+        Tree.State is = picked.row().life().state();
+        if (is != state && !is.mayBecome(state)) {
+            told.addFlashAttribute(
+                    "told",
+                    picked.label() + " is " + is.words() + "; it cannot become " + state.words()
+                            + ". The history takes back what was said by mistake.");
+            return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
+        }
         edits.apply(
                 scope,
                 stamp.change(picked.label() + " is " + state.words()),

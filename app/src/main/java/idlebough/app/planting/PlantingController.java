@@ -54,6 +54,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** How wide, how deep, how high, which way round; and what was really done. */
 @Controller
@@ -375,11 +376,19 @@ public class PlantingController {
             Scope scope,
             Reader reader,
             Model model,
+            RedirectAttributes told,
             FormStamp stamp,
             @PathVariable String tree,
             @RequestParam Map<String, String> typed) {
         PlanView plan = pages.plan(scope);
         TreeView picked = plan.tree(tree);
+        if (!picked.toPlant() && !edits.isApplied(scope, stamp.change("Planted " + picked.label()))) {
+            told.addFlashAttribute(
+                    "told",
+                    picked.label() + " is " + picked.row().life().state().words()
+                            + " already; nothing was changed. A later measure belongs into the daybook.");
+            return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
+        }
         Fields fields = new Fields(typed, reader.display());
         LocalDate day = fields.past("day", today(plan));
         Double height = picked.section().hasUnion()

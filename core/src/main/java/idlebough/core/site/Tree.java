@@ -59,6 +59,16 @@ public record Tree(
             return this != DEAD && this != MOVED;
         }
 
+        /** Whether a tree may come from this to that; into the ground it comes with a day and a height, by planting. */
+        public boolean mayBecome(State next) {
+            return switch (this) {
+                case PLANNED -> next == ORDERED;
+                case ORDERED -> next == PLANNED || next == DEAD;
+                case PLANTED -> next == DEAD || next == MOVED;
+                case DEAD, MOVED -> false;
+            };
+        }
+
         /** Whether it has still to be planted. */
         public boolean toPlant() {
             return this == PLANNED || this == ORDERED;
