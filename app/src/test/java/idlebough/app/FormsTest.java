@@ -531,4 +531,26 @@ class FormsTest {
         assertThat(grower.post(base + "/history/undo", Map.of("set", "\u0661")).statusCode())
                 .isEqualTo(404);
     }
+
+    /** A head that holds what was typed breaks at eight thousand letters. */
+    @Test
+    void aWayBackIsAPageOfOurs() {
+        for (String back : new String[] {"x".repeat(10_000), "site/../../x", "//elsewhere.example"}) {
+            assertThat(grower.post(base + "/undo", Map.of("back", back))
+                            .headers()
+                            .firstValue("location")
+                            .orElseThrow())
+                    .endsWith("/site");
+            assertThat(grower.post("/account/units", Map.of("units", "METRIC", "back", "/" + back))
+                            .statusCode())
+                    .isEqualTo(302);
+        }
+    }
+
+    @Test
+    void partsWithoutABoundaryAreNotRead() {
+        HttpResponse<String> answer =
+                grower.sent(base + "/winters/load", "nothing", "Content-Type", "multipart/form-data");
+        assertThat(answer.statusCode()).isEqualTo(400);
+    }
 }

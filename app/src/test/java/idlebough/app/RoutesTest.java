@@ -303,6 +303,8 @@ class RoutesTest {
                 "idlebough.app.store.OrchardMapper.mine",
                 // A station has no account: its key, or the clock, leads to its orchard and its owner.
                 "idlebough.app.store.LoadMapper.letGo",
+                // Its own file, by a worker that was let in already, while the members are locked.
+                "idlebough.app.store.LoadMapper.tell",
                 "idlebough.app.store.LiveMapper.byKey",
                 "idlebough.app.store.LiveMapper.toPull");
         for (Object entry :

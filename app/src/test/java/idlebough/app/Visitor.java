@@ -86,9 +86,12 @@ public final class Visitor {
     /** Posts a body as it is, as a page of ours would: the browser says from where. */
     public HttpResponse<String> sent(String path, String body, String... headers) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body));
-        return send((headers.length == 0 ? request : request.headers(headers)).build());
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .setHeader("Content-Type", "application/x-www-form-urlencoded");
+        for (int i = 0; i < headers.length; i += 2) {
+            request.setHeader(headers[i], headers[i + 1]);
+        }
+        return send(request.build());
     }
 
     private static Map<String, String> stamped(String path, Map<String, String> fields) {

@@ -272,6 +272,6 @@ public class AccountController {
     String units(Reader reader, @RequestParam UnitSystem units, @RequestParam(defaultValue = "/") String back) {
         Account account = accounts.byId(reader.accountId());
         accounts.update(account.id(), account.name(), units, account.locale());
-        return "redirect:" + (back.matches("/[A-Za-z0-9/?=&_.%+-]*") && !back.startsWith("//") ? back : "/");
+        return "redirect:" + (back.matches("/[A-Za-z0-9/?=&_.%+-]{0,300}") && !back.startsWith("//") ? back : "/");
     }
 }

@@ -4,7 +4,6 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
-import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,5 +16,5 @@ import org.springframework.transaction.annotation.Transactional;
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
 @Transactional(isolation = Isolation.READ_COMMITTED)
-@Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 4, delay = 20, jitter = 15)
+@Retryable(predicate = FromTheBeginning.class, maxRetries = 4, delay = 20, jitter = 15)
 public @interface InOneGo {}

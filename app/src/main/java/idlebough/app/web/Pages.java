@@ -81,7 +81,7 @@ public class Pages {
 
     /** A page of the orchard to which a form may lead back. */
     public static String back(String page) {
-        return page.matches("[a-z]+(/[a-z]+)?") ? page : "site";
+        return page.matches("[a-z]{1,30}(/[a-z]{1,30})?") ? page : "site";
     }
 
     /** Opens the page of a stage, or one that belongs to none. */

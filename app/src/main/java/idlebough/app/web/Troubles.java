@@ -25,6 +25,7 @@ import org.slf4j.MDC;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.springframework.web.HttpMediaTypeNotAcceptableException;
@@ -231,6 +232,11 @@ public class Troubles {
             MDC.put("request", incident + " " + request.getMethod() + " " + request.getRequestURI());
             try {
                 chain.doFilter(request, response);
+            } catch (InvalidParameterException unreadable) {
+                // Before any page: one of ours asks for fields as well.
+                response.setStatus(HttpStatus.BAD_REQUEST.value());
+                response.setContentType(MediaType.TEXT_PLAIN_VALUE);
+                response.getWriter().print("What was sent cannot be read.");
             } catch (RuntimeException | ServletException trouble) {
                 // The session is read, and stored, outside of any controller.
                 Optional<DatabaseFault> fault = DatabaseFault.behind(trouble);

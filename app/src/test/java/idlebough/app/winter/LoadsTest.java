@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import idlebough.app.IdleBough;
 import idlebough.app.Running;
 import idlebough.app.Visitor;
+import idlebough.app.store.LoadMapper;
+import idlebough.app.store.OrchardMapper;
+import idlebough.app.store.Scope;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -19,6 +23,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** A file on its way in belongs to no instance, and takes no more than its share. */
 @ExtendWith(Running.class)
@@ -98,5 +105,23 @@ class LoadsTest {
         String own = other.founds("Own", "47");
         assertThat(other.get(base + "/winters/load/" + ticket).statusCode()).isEqualTo(404);
         assertThat(other.get(own + "/winters/load/" + ticket).body()).contains("was let go");
+    }
+
+    /** Whoever stores holds the orchard; how far it is must be told all the same. */
+    @Test
+    void itIsToldHowFarItIsWhileTheOrchardIsHeld() {
+        String ticket = ticket(grower.upload(base + "/winters/load", Map.of(), "days.csv", days()));
+        Map<String, Object> row = database.queryForMap("select * from weather_load where id = ?", ticket);
+        Scope scope = new Scope((String) row.get("orchard_id"), (String) row.get("account_id"));
+        Instant now = Instant.now();
+        int told = Running.bean(TransactionTemplate.class).execute(held -> {
+            Running.bean(OrchardMapper.class).lock(scope);
+            TransactionTemplate apart = new TransactionTemplate(Running.bean(PlatformTransactionManager.class));
+            apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+            apart.setTimeout(5);
+            return apart.execute(beside -> Running.bean(LoadMapper.class)
+                    .tell(scope, ticket, (Integer) row.get("turn"), 40, now, Instant.EPOCH));
+        });
+        assertThat(told).isOne();
     }
 }

@@ -23,6 +23,7 @@ import org.apache.commons.csv.CSVRecord;
  * {@code rootstock/graft_fit.csv}.
  */
 public final class Catalogue {
+    private static final int DIPLOID = 2;
     private static final Catalogue SHIPPED = read();
     private final Shelf shelf;
     private final Map<String, Double> ownChill;
@@ -149,11 +150,16 @@ public final class Catalogue {
                                     Integer.parseInt(row.get("wet_rank")),
                                     number(row, "ph_low"),
                                     number(row, "ph_high")),
-                            new Crop.Climate(number(row, "sun_h"), number(row, "cold_c")),
+                            new Crop.Climate(
+                                    number(row, "sun_h"),
+                                    number(row, "cold_c"),
+                                    number(row, "chill_low"),
+                                    number(row, "chill_high")),
                             new Crop.Bloom(
                                     Integer.parseInt(row.get("bloom_days")),
                                     Crop.Vector.valueOf(row.get("vector")),
-                                    number(row, "self")),
+                                    number(row, "self"),
+                                    row.get("like").isEmpty() ? row.get("key") : row.get("like")),
                             new Crop.Size(number(row, "spread_m"), number(row, "height_m")),
                             new Crop.Life(row.get("evergreen").equals("1"), Integer.parseInt(row.get("first_crop")))));
         }
@@ -172,14 +178,10 @@ public final class Catalogue {
                             row.get("key"),
                             crop,
                             row.get("name"),
-                            new Variety.ChillNeed(
-                                    number(row, "chill"),
-                                    ChillModel.ofCode(row.get("chill_unit")),
-                                    Certainty.of(row.get("chill_sure")),
-                                    false),
+                            chill(row, crop),
                             new Variety.Blossom(
                                     group.isEmpty() ? 0 : group.charAt(0),
-                                    Integer.parseInt(row.get("ploidy")),
+                                    row.get("ploidy").isEmpty() ? DIPLOID : Integer.parseInt(row.get("ploidy")),
                                     row.get("s"),
                                     number(row, "self"),
                                     row.get("pollen").equals("1")),
@@ -191,6 +193,19 @@ public final class Catalogue {
                             row.get("origin")));
         }
         return Collections.unmodifiableMap(varieties);
+    }
+
+    /** Its own need, or the middle of what its crop’s varieties ask for, weakly. */
+    private static Variety.ChillNeed chill(CSVRecord row, Crop crop) {
+        Double own = number(row, "chill");
+        return own == null
+                ? new Variety.ChillNeed(
+                        (crop.climate().chillLow() + crop.climate().chillHigh()) / 2,
+                        ChillModel.HOURS,
+                        Certainty.WEAK,
+                        false)
+                : new Variety.ChillNeed(
+                        own, ChillModel.ofCode(row.get("chill_unit")), Certainty.of(row.get("chill_sure")), false);
     }
 
     private static Map<String, Rootstock> rootstocks(List<CSVRecord> rows) {

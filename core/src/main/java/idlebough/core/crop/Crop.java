@@ -23,14 +23,16 @@ public record Crop(
     /**
      * @param sunHours hours of direct sun a day wanted in the growing season
      * @param coldCelsius usual limit of hardened wood, or of the tree where it is evergreen, °C
+     * @param chillLow and chillHigh: hours of 0 to 7.2 °C that its varieties ask for; 0 for none
      */
-    public record Climate(double sunHours, double coldCelsius) {}
+    public record Climate(double sunHours, double coldCelsius, double chillLow, double chillHigh) {}
 
     /**
      * @param days usual days of open bloom
      * @param selfFruitful 0 sets nothing with its own pollen, 1 a full crop
+     * @param like key of the crop whose clock, frost stages and pollen it shares; its own for most
      */
-    public record Bloom(int days, Vector vector, double selfFruitful) {}
+    public record Bloom(int days, Vector vector, double selfFruitful, String like) {}
 
     /** Metres. */
     public record Size(double spread, double height) {}
@@ -85,6 +87,11 @@ public record Crop(
 
     public int bloomDays() {
         return bloom.days();
+    }
+
+    /** Key of the crop whose bloom clock, frost stages and pollen it shares: a crab apple’s is the apple. */
+    public String like() {
+        return bloom.like();
     }
 
     public Vector vector() {

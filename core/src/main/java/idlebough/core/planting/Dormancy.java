@@ -30,7 +30,7 @@ public record Dormancy(MonthDay leafFall, MonthDay budBreak) {
     }
 
     private static Optional<MonthDay> budBreak(VarietySprings springs) {
-        List<FrostKill.Stage> stages = FrostKill.stages(springs.variety().crop().key());
+        List<FrostKill.Stage> stages = FrostKill.stages(springs.variety().crop().like());
         double share = stages.size() >= STAGES ? stages.get(1).fraction() : GREEN;
         List<Long> days = springs.blooms().stream()
                 .flatMap(bloom -> bloom.reaches(share).stream()

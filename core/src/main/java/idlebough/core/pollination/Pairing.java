@@ -63,14 +63,14 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
 
     /** Whether two varieties are of kinds that are looked at together. */
     public static boolean related(Variety a, Variety b) {
-        return a.crop().key().equals(b.crop().key())
+        return a.crop().like().equals(b.crop().like())
                 || CHERRIES.contains(a.crop().key())
                         && CHERRIES.contains(b.crop().key());
     }
 
     /** May the pollen of one serve the other at all, and how well? */
     public static double genes(Variety receiver, Variety partner) {
-        if (!serves(partner.crop().key(), receiver.crop().key())) {
+        if (!serves(partner.crop().like(), receiver.crop().like())) {
             return 0;
         }
         if (receiver.key().equals(partner.key())) {

@@ -50,7 +50,7 @@ public record VarietySprings(
                 .map(spring -> Bloom.of(spring, clock))
                 .filter(Bloom::known)
                 .toList();
-        List<FrostKill.Stage> stages = FrostKill.stages(variety.crop().key());
+        List<FrostKill.Stage> stages = FrostKill.stages(variety.crop().like());
         return new VarietySprings(
                 variety,
                 clock,

@@ -49,7 +49,7 @@ public record BloomClock(double half, double need, double first, double end, Tol
 
     /** Empty where the crop was not fitted: no date is told, and no years in ten. */
     public static Optional<BloomClock> of(Variety variety) {
-        return of(variety.crop().key(), variety.bloomGroup(), lowChill(variety));
+        return of(variety.crop().like(), variety.bloomGroup(), lowChill(variety));
     }
 
     /** @param letter A the earliest; 0 stands for C */

@@ -39,13 +39,38 @@ class PartnerRulesTest {
 
     @ParameterizedTest
     @CsvSource({
-        "cherry-bing, cherry-napoleon, 0", "cherry-bing, cherry-van, 0.7", "cherry-bing, cherry-stella, 0.7",
-                "cherry-stella, cherry-bing, 0", "cherry-stella, cherry-stella, 1",
-        "pear-seckel, pear-packham, 0.7", "pear-seckel, pear-bosc, 1", "almond-nonpareil, almond-mission, 1",
-                "plum-stanley, jplum-burbank, 0", "cherry-bing, plum-stanley, 0",
-        "apple-cox, apple-james-grieve, 0.7", "apple-golden, apple-boskoop, 0.7", "apple-cox, apple-anna, 0.8",
-                "cherry-bing, sour-montmorency, 0.8", "sour-montmorency, cherry-bing, 0",
-        "avocado-fuerte, avocado-mexicola, 1", "avocado-fuerte, avocado-fuerte, 0"
+        "cherry-bing, cherry-napoleon, 0",
+        "cherry-bing, cherry-van, 0.7",
+        "cherry-bing, cherry-stella, 0.7",
+        "cherry-stella, cherry-bing, 0",
+        "cherry-stella, cherry-stella, 1",
+        "pear-seckel, pear-packham, 0.7",
+        "pear-seckel, pear-bosc, 1",
+        "almond-nonpareil, almond-mission, 1",
+        "plum-stanley, jplum-burbank, 0",
+        "cherry-bing, plum-stanley, 0",
+        "apple-cox, apple-james-grieve, 0.7",
+        "apple-golden, apple-boskoop, 0.7",
+        "apple-cox, apple-anna, 0.8",
+        "cherry-bing, sour-montmorency, 0.8",
+        "sour-montmorency, cherry-bing, 0",
+        "avocado-fuerte, avocado-mexicola, 1",
+        "avocado-fuerte, avocado-fuerte, 0",
+        // inter-incompatible groups II and III (Crane & Brown 1937); Seckel and Louise Bonne fail in old field tests
+        "cherry-bing, cherry-lambert, 0",
+        "cherry-van, cherry-regina, 0",
+        "cherry-bing, cherry-rainier, 0.7",
+        "pear-seckel, pear-louise, 0",
+        "asian-nijisseiki, asian-kikusui, 0",
+        // one allele in common (Matsumoto 2014; Kester et al. 1994)
+        "apple-gala, apple-golden, 0.7",
+        "almond-nonpareil, almond-carmel, 0.7",
+        "almond-marcona, almond-nonpareil, 1",
+        // across the crop's border: common practice
+        "apple-cox, crab-dolgo, 0.8",
+        "plum-jefferson, damson-merryweather, 0.8",
+        "peach-hale, nectarine-fantasia, 0.8",
+        "plum-jefferson, jplum-shiro, 0"
     })
     void genes(String receiver, String partner, double expected) {
         assertThat(Pairing.genes(Shipped.variety(receiver), Shipped.variety(partner)))

@@ -194,10 +194,11 @@ class BloomClockTest {
                 "peach",
                 "apricot",
                 "almond",
+                "walnut",
                 "kaki");
         assertThat(Catalogue.shipped().varieties())
                 .allSatisfy(variety -> assertThat(BloomClock.of(variety).isPresent())
                         .as(variety.label())
-                        .isEqualTo(fitted.contains(variety.crop().key())));
+                        .isEqualTo(fitted.contains(variety.crop().like())));
     }
 }
