@@ -75,7 +75,7 @@ final class Kills {
         if (victim == Victim.IN_BACKUP) {
             backup = Optional.of(server.command("backup", copy.toString()));
         }
-        Thread.sleep(random.nextInt(victim == Victim.IN_IMPORT ? 400 : 1500));
+        Thread.sleep(random.nextInt(victim == Victim.IN_IMPORT ? 5000 : 1500));
         boolean database = victim == Victim.DATABASE || victim != Victim.APPLICATION && random.nextBoolean();
         boolean application = victim != Victim.DATABASE && (victim == Victim.BOTH || !database || random.nextBoolean());
         if (application) {
