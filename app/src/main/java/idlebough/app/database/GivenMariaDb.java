@@ -55,14 +55,14 @@ public record GivenMariaDb(String url, String user, String password) implements 
             String password = Files.readString(Path.of(file)).strip();
             GivenMariaDb given =
                     new GivenMariaDb(address + (address.contains("?") ? "&" : "?") + EXPECTED, user, password);
-            given.check();
-            return Optional.of(given);
+            return Optional.of(given.checked());
         } catch (IOException unreadable) {
             throw new DatabaseTrouble("The password file " + file + " cannot be read.", unreadable);
         }
     }
 
-    private void check() {
+    /** The same, with what only newer servers know said as well. */
+    private GivenMariaDb checked() {
         try (Connection connection = DriverManager.getConnection(url, user, password);
                 Statement statement = connection.createStatement();
                 ResultSet answer = statement.executeQuery(
@@ -90,6 +90,11 @@ public record GivenMariaDb(String url, String user, String password) implements 
                         "The database does not flush at every commit, so a power cut could lose what was acknowledged; "
                                 + "set innodb_flush_log_at_trx_commit=1.",
                         null);
+            }
+            // On by default from 11.6; see PrivateMariaDb.
+            try (Statement variables = connection.createStatement();
+                    ResultSet known = variables.executeQuery("show variables like 'innodb_snapshot_isolation'")) {
+                return known.next() ? new GivenMariaDb(url + ",innodb_snapshot_isolation=OFF", user, password) : this;
             }
         } catch (SQLException refused) {
             throw new DatabaseTrouble(
