@@ -233,6 +233,9 @@ public class Troubles {
             try {
                 chain.doFilter(request, response);
             } catch (InvalidParameterException unreadable) {
+                if (unreadable.getErrorCode() == HttpStatus.CONTENT_TOO_LARGE.value()) {
+                    throw unreadable;
+                }
                 // Before any page: one of ours asks for fields as well.
                 response.setStatus(HttpStatus.BAD_REQUEST.value());
                 response.setContentType(MediaType.TEXT_PLAIN_VALUE);
