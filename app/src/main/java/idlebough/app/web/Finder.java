@@ -73,7 +73,11 @@ public final class Finder {
         if (name.contains(" " + wanted)) {
             return 2;
         }
-        return name.contains(wanted) ? 3 : detail.contains(wanted) ? 4 : -1;
+        // A tree is told by its variety: where a word begins with it, that goes before letters within a name.
+        if ((" " + detail).contains(" " + wanted)) {
+            return 3;
+        }
+        return name.contains(wanted) ? 4 : detail.contains(wanted) ? 5 : -1;
     }
 
     /** Small letters without accents and quotation marks. */

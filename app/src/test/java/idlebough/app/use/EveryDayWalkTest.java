@@ -33,7 +33,7 @@ class EveryDayWalkTest {
             press(page, "Sign in");
             assertThat(text(page, "main")).contains("do not fit together");
             assertThat(page.inputValue("#name")).isEqualTo("Forgetful");
-            page.reload();
+            page.navigate(Running.base() + "/sign-in");
             assertThat(page.inputValue("#name")).as("for one page").isEmpty();
         }
     }
