@@ -7,14 +7,24 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Standing;
+import idlebough.core.pollination.BloomTimes;
+import idlebough.core.pollination.CommonBloom;
 import idlebough.core.pollination.Flowering;
 import idlebough.core.pollination.Neighbourhood.Link;
+import idlebough.core.pollination.PartnerLosses;
+import idlebough.core.pollination.PartnerRepairs;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.variety.VarietyStage;
+import idlebough.core.variety.VarietyVerdict;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,6 +36,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/orchards/{orchard}/partners")
 public class PartnerController {
     private static final double PER_DAY = 13;
+    private static final int SHOWN = 12;
+    private static final double UNKNOWN = RuleTable.of("pollination").value("genes.unknown");
     private final Pages pages;
 
     PartnerController(Pages pages) {
@@ -47,15 +59,45 @@ public class PartnerController {
      * A partner, and what each of the two gets from the other, in words.
      *
      * @param link what the tree gets
+     * @param genes in a word
+     * @param days together in the mean; a dash where none can be
+     * @param ofTen springs with the wanted number of common days; empty where bloom is read by groups
      */
-    public record TwoWays(Link link, String words) {
+    public record TwoWays(Link link, String genes, String days, String ofTen, String words) {
         private static final double SERVES = PartnerScore.THIN;
+        private static final String NONE = "–";
 
-        static TwoWays of(PartnerWeb web, Flowering tree, Link link) {
+        static TwoWays of(PartnerWeb web, Flowering tree, Link link, int common, Reader say) {
             Flowering partner = link.partner();
             double back = web.link(partner, tree).score().value();
+            boolean can = link.score().genes() > 0 && link.score().pollen() > 0;
+            CommonBloom bloom = link.score().bloom();
             return new TwoWays(
-                    link, says(tree, partner, link.score().value()) + "; " + says(partner, tree, back) + ".");
+                    link,
+                    genes(tree, link.score(), partner),
+                    can
+                            ? bloom.springs()
+                                    .map(springs -> say.display().plain(springs.meanDays(), 1))
+                                    .orElse(String.valueOf(bloom.days()))
+                            : NONE,
+                    can
+                            ? bloom.springs()
+                                    .map(springs -> String.valueOf(springs.ofTen(common)))
+                                    .orElse("estimate")
+                            : "0",
+                    says(tree, partner, link.score().value()) + "; " + says(partner, tree, back) + ".");
+        }
+
+        private static String genes(Flowering tree, PartnerScore score, Flowering partner) {
+            if (tree.variety().key().equals(partner.variety().key())) {
+                return score.genes() > 0 ? "own" : "same";
+            }
+            if (score.pollen() == 0) {
+                return "no pollen";
+            }
+            return score.genes() == 0
+                    ? "refused"
+                    : score.genes() >= 1 ? "open" : score.genes() == UNKNOWN ? "not known" : "half";
         }
 
         private static String says(Flowering receiver, Flowering donor, double value) {
@@ -79,7 +121,9 @@ public class PartnerController {
             Reader reader,
             Model model,
             @RequestParam(required = false) String tree,
-            @RequestParam(required = false) String mend) {
+            @RequestParam(required = false) String partner,
+            @RequestParam(required = false) String mend,
+            @RequestParam(defaultValue = "") String days) {
         PlanView plan = pages.open(model, scope, StagePage.PARTNERS);
         PartnerWeb web = plan.evaluation().partners().web();
         List<Flowering> all = web.trees();
@@ -93,23 +137,50 @@ public class PartnerController {
         model.addAttribute("trees", all);
         model.addAttribute("picked", picked);
         if (picked != null) {
+            int common = commonDays(days);
             List<Link> links = web.partnersOf(picked);
-            model.addAttribute(
-                    "links",
-                    links.stream()
-                            .limit(12)
-                            .map(link -> TwoWays.of(web, picked, link))
-                            .toList());
-            model.addAttribute("more", Math.max(0, links.size() - 12));
+            List<TwoWays> ways = links.stream()
+                    .limit(SHOWN)
+                    .map(link -> TwoWays.of(web, picked, link, common, reader))
+                    .toList();
+            TwoWays compared = ways.stream()
+                    .filter(way -> way.link().partner().id().equals(partner))
+                    .findFirst()
+                    .or(() -> ways.stream()
+                            .filter(way -> !way.link()
+                                    .partner()
+                                    .variety()
+                                    .key()
+                                    .equals(picked.variety().key()))
+                            .findFirst())
+                    .orElse(null);
+            model.addAttribute("common", common);
+            model.addAttribute("links", ways);
+            model.addAttribute("compared", compared);
+            model.addAttribute("more", Math.max(0, links.size() - SHOWN));
             VarietyStage varieties = plan.evaluation().varieties();
             model.addAttribute("sub", sub(picked));
             model.addAttribute("set", web.setOf(picked));
             model.addAttribute("setWorking", web.setWorking(picked));
+            model.addAttribute("losses", PartnerLosses.of(web));
+            PartnerRepairs repairs = new PartnerRepairs(web, mayBePlanted(varieties));
+            model.addAttribute("lonely", repairs.lonely());
+            model.addAttribute("repairs", repairs.lonely().isEmpty() ? List.of() : repairs.fewest());
+            model.addAttribute("choices", wanted(plan));
+            model.addAttribute(
+                    "bloom",
+                    BloomDrawing.of(
+                                    web.trees(),
+                                    picked,
+                                    Optional.ofNullable(compared)
+                                            .map(way -> way.link().partner().variety()),
+                                    BloomTimes.at(varieties))
+                            .orElse(null));
             model.addAttribute(
                     "would",
                     mend == null
                             ? null
-                            : PartnerWeb.wouldServe(picked, varieties.catalogue()).stream()
+                            : web.wouldServe(picked, varieties.catalogue()).stream()
                                     .map(link -> varieties.verdict(
                                             link.partner().variety().key()))
                                     .sorted(Comparator.comparingDouble(v -> v.rank()))
@@ -119,6 +190,26 @@ public class PartnerController {
             model.addAttribute("bars", bars(web, picked, links));
         }
         return "pollination/partners";
+    }
+
+    private static int commonDays(String typed) {
+        return typed.matches("[1-9]|1[0-4]")
+                ? Integer.parseInt(typed)
+                : (int) RuleTable.of("pollination").value("common-days");
+    }
+
+    /** Those that are not stopped by this site, the best for it first. */
+    private static List<Variety> mayBePlanted(VarietyStage varieties) {
+        return varieties.verdicts().stream()
+                .filter(verdict -> verdict.standing().orElse(Standing.SOUND) != Standing.STOP)
+                .map(VarietyVerdict::variety)
+                .toList();
+    }
+
+    private static Map<String, Integer> wanted(PlanView plan) {
+        Map<String, Integer> wanted = new HashMap<>();
+        plan.rows().choices().forEach(choice -> wanted.merge(choice.varietyKey(), choice.wanted(), Integer::sum));
+        return wanted;
     }
 
     private static List<Bar> bars(PartnerWeb web, Flowering picked, List<Link> links) {

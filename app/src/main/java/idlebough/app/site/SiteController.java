@@ -80,6 +80,7 @@ public class SiteController {
         Layer chosen = Layer.of(layer);
         PlanView plan = open(pages, scope, reader, model, chosen == Layer.NONE || chosen == Layer.SOIL);
         model.addAttribute("layer", chosen);
+        model.addAttribute("spreadCss", "tooled over-" + chosen.key());
         model.addAttribute("layers", Layer.values());
         SoilPit seen = plan.pits().stream()
                 .filter(p -> p.id().equals(pit))

@@ -4,7 +4,6 @@ import static idlebough.core.judge.Table.number;
 
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Table;
-import java.time.Month;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -23,7 +22,6 @@ import org.apache.commons.csv.CSVRecord;
  * {@code rootstock/graft_fit.csv}.
  */
 public final class Catalogue {
-    private static final int DIPLOID = 2;
     private static final Catalogue SHIPPED = read();
     private final Shelf shelf;
     private final Map<String, Double> ownChill;
@@ -169,43 +167,10 @@ public final class Catalogue {
     private static Map<String, Variety> varieties(List<CSVRecord> rows, Map<String, Crop> crops) {
         Map<String, Variety> varieties = new LinkedHashMap<>();
         for (CSVRecord row : rows) {
-            Crop crop = Optional.ofNullable(crops.get(row.get("crop"))).orElseThrow();
-            Double cold = number(row, "cold_c");
-            String group = row.get("bloom");
-            varieties.put(
-                    row.get("key"),
-                    new Variety(
-                            row.get("key"),
-                            crop,
-                            row.get("name"),
-                            chill(row, crop),
-                            new Variety.Blossom(
-                                    group.isEmpty() ? 0 : group.charAt(0),
-                                    row.get("ploidy").isEmpty() ? DIPLOID : Integer.parseInt(row.get("ploidy")),
-                                    row.get("s"),
-                                    number(row, "self"),
-                                    row.get("pollen").equals("1")),
-                            new Variety.Habit(
-                                    number(row, "vigour"),
-                                    Month.of(Integer.parseInt(row.get("ripe"))),
-                                    cold == null ? crop.coldCelsius() : cold),
-                            row.get("uses"),
-                            row.get("origin")));
+            Variety variety = VarietyCells.read(row::get, crops);
+            varieties.put(variety.key(), variety);
         }
         return Collections.unmodifiableMap(varieties);
-    }
-
-    /** Its own need, or the middle of what its crop’s varieties ask for, weakly. */
-    private static Variety.ChillNeed chill(CSVRecord row, Crop crop) {
-        Double own = number(row, "chill");
-        return own == null
-                ? new Variety.ChillNeed(
-                        (crop.climate().chillLow() + crop.climate().chillHigh()) / 2,
-                        ChillModel.HOURS,
-                        Certainty.WEAK,
-                        false)
-                : new Variety.ChillNeed(
-                        own, ChillModel.ofCode(row.get("chill_unit")), Certainty.of(row.get("chill_sure")), false);
     }
 
     private static Map<String, Rootstock> rootstocks(List<CSVRecord> rows) {

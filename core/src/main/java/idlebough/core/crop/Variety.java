@@ -3,6 +3,8 @@ package idlebough.core.crop;
 import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Source;
 import java.time.Month;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * One variety of the catalogue.
@@ -11,41 +13,74 @@ import java.time.Month;
  * @param chill its chilling requirement
  * @param blossom its genes and its flower
  * @param habit how it grows and when it ripens
+ * @param ills how badly the crop's main ills hurt it, 0 hardly to 3 badly; those not told are absent
  * @param uses in words
  * @param origin where its figures come from
  */
 public record Variety(
-        String key, Crop crop, String name, ChillNeed chill, Blossom blossom, Habit habit, String uses, String origin) {
+        String key,
+        Crop crop,
+        String name,
+        ChillNeed chill,
+        Blossom blossom,
+        Habit habit,
+        Map<String, Integer> ills,
+        String uses,
+        String origin) {
 
     /**
      * A chilling requirement.
      *
      * @param amount in the unit of {@code model}; 0 for evergreens
+     * @param low and high: the range in which lists and trials put it; both the amount where one figure is told
      * @param model in which it was found; totals never convert
      * @param own whether the orchard replaced the shipped figure by its own
      */
-    public record ChillNeed(double amount, ChillModel model, Certainty certainty, boolean own) {
-        /** In the unit of the need; the grower's own figure counts as sure. */
+    public record ChillNeed(
+            double amount, double low, double high, ChillModel model, Certainty certainty, boolean own) {
+
+        /** One figure without a range. */
+        public static ChillNeed of(double amount, ChillModel model, Certainty certainty, boolean own) {
+            return new ChillNeed(amount, amount, amount, model, certainty, own);
+        }
+
+        /** In the unit of the need; the grower's own figure counts as sure, a range that is told is never narrowed. */
         public double halfWidth() {
-            return (own ? Certainty.SURE : certainty).halfWidth(amount);
+            return Math.max((high - low) / 2, (own ? Certainty.SURE : certainty).halfWidth(amount));
         }
     }
 
     /**
-     * @param group A (earliest) to F within the crop, or flower type A or B of avocado; 0 where bloom does not matter
+     * @param group A (earliest) to F within the crop; 0 where bloom does not matter or is not told
+     * @param days days of full bloom after letter C of its crop, negative before it; empty where only a letter is told
      * @param ploidy 2, 3, 4 or 6
      * @param alleles S alleles as {@code 5/9}, mutants {@code 3/4:P}; empty when not known
+     * @param shown the alleles that the pollen of a sporophytic crop shows, as {@code 1}; empty when not known
      * @param selfFruitful 0 sets nothing alone, 1 a full crop
      * @param givesPollen whether its pollen can serve another
+     * @param type key of {@code variety/types.csv} within its crop; empty for none
      */
-    public record Blossom(char group, int ploidy, String alleles, double selfFruitful, boolean givesPollen) {}
+    public record Blossom(
+            char group,
+            Optional<Double> days,
+            int ploidy,
+            String alleles,
+            String shown,
+            double selfFruitful,
+            boolean givesPollen,
+            String type) {}
 
     /**
      * @param vigour factor on the crop's size: 0.7 weak, 1, 1.2 strong
-     * @param ripeNorth month in which it ripens in the northern hemisphere
+     * @param ripening when it ripens
      * @param coldCelsius its own cold limit, or the crop's, °C
      */
-    public record Habit(double vigour, Month ripeNorth, double coldCelsius) {}
+    public record Habit(double vigour, Ripening ripening, double coldCelsius) {
+        /** Month in which most of it ripens in the northern hemisphere. */
+        public Month ripeNorth() {
+            return ripening.middle();
+        }
+    }
 
     /** “plum ‘Stanley’” */
     public String label() {
@@ -89,6 +124,11 @@ public record Variety(
         return blossom.givesPollen();
     }
 
+    /** What its crop is told apart by; empty for none. */
+    public String type() {
+        return blossom.type();
+    }
+
     public double vigour() {
         return habit.vigour();
     }
@@ -112,16 +152,21 @@ public record Variety(
 
     /** With this orchard's own chill need in place of the shipped one, in the same unit. */
     public Variety withChill(double need) {
-        return with(new ChillNeed(need, chill.model(), Certainty.SURE, true));
+        return with(ChillNeed.of(need, chill.model(), Certainty.SURE, true));
     }
 
     /** The same with a chill need that is known a grade less surely. */
     public Variety lessSure() {
-        return with(
-                new ChillNeed(chill.amount(), chill.model(), chill.certainty().dropped(), chill.own()));
+        return with(new ChillNeed(
+                chill.amount(),
+                chill.low(),
+                chill.high(),
+                chill.model(),
+                chill.certainty().dropped(),
+                chill.own()));
     }
 
     private Variety with(ChillNeed need) {
-        return new Variety(key, crop, name, need, blossom, habit, uses, origin);
+        return new Variety(key, crop, name, need, blossom, habit, ills, uses, origin);
     }
 }

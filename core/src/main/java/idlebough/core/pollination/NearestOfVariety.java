@@ -1,5 +1,6 @@
 package idlebough.core.pollination;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Envelope;
@@ -52,6 +53,13 @@ final class NearestOfVariety {
         }
         Flowering nearest = (Flowering) index.nearestNeighbour(envelope(tree), tree, new ToOthers());
         return nearest.id().equals(tree.id()) ? Optional.empty() : Optional.of(nearest);
+    }
+
+    /** The nearest other tree when one of them is lost; empty when there is none. */
+    Optional<Flowering> nextTo(Flowering tree, Flowering lost) {
+        return trees.stream()
+                .filter(other -> !other.id().equals(tree.id()) && !other.id().equals(lost.id()))
+                .min(Comparator.comparingDouble(tree::distance));
     }
 
     /** To itself a tree is as far as can be. */

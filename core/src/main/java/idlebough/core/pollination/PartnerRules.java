@@ -113,7 +113,7 @@ public final class PartnerRules {
         double distance = score.distance();
         if (score.bloom().score() <= distance && score.bloom().score() < 1) {
             of.put("days", Amount.count(score.bloom().days()));
-            of.put("total", Amount.count(tree.variety().crop().bloomDays()));
+            of.put("total", Amount.count(score.bloom().total()));
             return WORDS.say("why.another-time", of);
         }
         if (distance < 1) {

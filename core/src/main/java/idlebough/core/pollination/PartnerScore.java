@@ -73,9 +73,18 @@ public record PartnerScore(Pairing pairing, double apart, double distance, doubl
     }
 
     public Working working(String receiver, String partner) {
-        return Working.of("How {} comes about", Amount.of(value(), Quantity.SCORE))
-                .step("{} taking pollen from {}", receiver, partner)
-                .step(
+        Working.Builder steps = Working.of("How {} comes about", Amount.of(value(), Quantity.SCORE))
+                .step("{} taking pollen from {}", receiver, partner);
+        bloom().springs()
+                .ifPresent(springs -> steps.step(
+                        "open together {} days in the mean of {} springs, {} days in the worst",
+                        Amount.decimal(springs.meanDays()),
+                        Amount.count(springs.years().size()),
+                        Amount.count(springs.years().stream()
+                                .mapToInt(SpringsTogether.Year::days)
+                                .min()
+                                .orElse(0))));
+        return steps.step(
                         "common bloom {} days: {}",
                         Amount.count(bloom().days()),
                         Amount.of(bloom().score(), Quantity.SCORE))
@@ -83,7 +92,7 @@ public record PartnerScore(Pairing pairing, double apart, double distance, doubl
                 .step("× distance {}: {}", Amount.metres(apart), Amount.of(distance, Quantity.SCORE))
                 .step("× pollen {}", Amount.of(pollen(), Quantity.SCORE))
                 .step("× sure to stand {}", Amount.of(reliability, Quantity.SCORE))
-                .sensitive("Most sensitive to bloom: the groups are told to one step only.")
+                .sensitive("Most sensitive to bloom: the order of the varieties is told to one step only.")
                 .from(TABLE.source("partner"));
     }
 }

@@ -30,12 +30,14 @@ public final class PartnerWeb {
     private final List<Flowering> givers;
 
     private final List<Flowering> trees;
+    private final BloomTimes times;
     private final PollenTable pollen;
     private final Map<String, NearestOfVariety> byVariety = new LinkedHashMap<>();
     private final Map<String, Variety> varieties = new LinkedHashMap<>();
     private final Map<String, Neighbourhood> neighbourhoods = new LinkedHashMap<>();
 
-    private PartnerWeb(Collection<Flowering> trees, PartnerWeb before) {
+    private PartnerWeb(Collection<Flowering> trees, BloomTimes times, PartnerWeb before) {
+        this.times = times;
         this.givers = List.copyOf(trees);
         this.trees = givers.stream()
                 .filter(tree -> tree.subject().kind() != Subject.Kind.FEATURE)
@@ -47,10 +49,11 @@ public final class PartnerWeb {
                     .add(tree);
         });
         boolean same = before != null
+                && times.same(before.times)
                 && varieties.entrySet().stream()
                         .allMatch(entry -> entry.getValue()
                                 .equals(before.varieties.getOrDefault(entry.getKey(), entry.getValue())));
-        pollen = same ? before.pollen : new PollenTable();
+        pollen = same ? before.pollen : new PollenTable(times);
         grouped.forEach((variety, group) -> {
             NearestOfVariety then = same ? before.byVariety.get(variety) : null;
             byVariety.put(variety, then != null && then.trees().equals(group) ? then : new NearestOfVariety(group));
@@ -79,13 +82,14 @@ public final class PartnerWeb {
                 .collect(Collectors.toUnmodifiableSet());
     }
 
+    /** By bloom groups alone. */
     public static PartnerWeb of(Collection<Flowering> trees) {
-        return new PartnerWeb(trees, null);
+        return of(trees, BloomTimes.NONE, null);
     }
 
     /** @param before what is the same in it is taken over; null for none */
-    public static PartnerWeb of(Collection<Flowering> trees, PartnerWeb before) {
-        return new PartnerWeb(trees, before);
+    public static PartnerWeb of(Collection<Flowering> trees, BloomTimes times, PartnerWeb before) {
+        return new PartnerWeb(trees, times, before);
     }
 
     private Neighbourhood neighbourhood(Flowering tree, PartnerWeb before, boolean touched) {
@@ -116,9 +120,29 @@ public final class PartnerWeb {
 
     /** What one tree gets from another. */
     public Link link(Flowering tree, Flowering other) {
-        return new Link(
-                other,
-                PartnerScore.of(tree.variety(), pollen.of(tree.variety(), other.variety()), tree.distance(other), 1));
+        return new Link(other, score(tree.variety(), other.variety(), tree.distance(other)));
+    }
+
+    /** What a tree of one variety gets from one of another at a distance, m. */
+    PartnerScore score(Variety receiver, Variety partner, double apart) {
+        return PartnerScore.of(receiver, pollen.of(receiver, partner), apart, 1);
+    }
+
+    /** How a tree would stand if one of its partners were lost: the next of that variety takes its place. */
+    Neighbourhood without(Neighbourhood around, Flowering lost) {
+        List<Link> left = new ArrayList<>();
+        around.nearest().forEach(link -> {
+            if (!link.partner().id().equals(lost.id())) {
+                left.add(link);
+            } else {
+                byVariety
+                        .get(lost.variety().key())
+                        .nextTo(around.tree(), lost)
+                        .map(other -> link(around.tree(), other))
+                        .ifPresent(left::add);
+            }
+        });
+        return new Neighbourhood(around.tree(), List.copyOf(left));
     }
 
     /** Those that are looked at: the trees of the plan, and choices without a place. */
@@ -181,12 +205,12 @@ public final class PartnerWeb {
     }
 
     /** Varieties of the catalogue that would serve this tree well if planted beside it, best first. */
-    public static List<Link> wouldServe(Flowering tree, Catalogue catalogue) {
+    public List<Link> wouldServe(Flowering tree, Catalogue catalogue) {
         return catalogue.varieties().stream()
                 .filter(candidate -> !candidate.key().equals(tree.variety().key()))
                 .map(candidate -> new Link(
                         new Flowering(Subject.variety(candidate.key()), candidate.label(), candidate, Optional.empty()),
-                        PartnerScore.of(tree.variety(), candidate, 0, 1)))
+                        PartnerScore.of(tree.variety(), pollen.of(tree.variety(), candidate), 0, 1)))
                 .filter(link -> link.score().value() >= PartnerScore.GOOD)
                 .sorted(Link.BEST_FIRST)
                 .toList();

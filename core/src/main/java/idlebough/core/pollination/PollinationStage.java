@@ -22,13 +22,15 @@ import java.util.Set;
 /** Who pollinates whom, and near enough, for one orchard. */
 public final class PollinationStage implements Stage {
     private final List<Flowering> flowering;
+    private final BloomTimes times;
     private final PartnerWeb web;
     private final PerTree<Neighbourhood, Optional<Finding>> ofTrees;
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
-    private PollinationStage(List<Flowering> flowering, PollinationStage before) {
+    private PollinationStage(List<Flowering> flowering, BloomTimes times, PollinationStage before) {
         this.flowering = flowering;
-        web = PartnerWeb.of(flowering, before == null ? null : before.web);
+        web = PartnerWeb.of(flowering, times, before == null ? null : before.web);
+        this.times = times;
         ofTrees = PerTree.of(web.neighbourhoods(), PartnerRules::judge, before == null ? null : before.ofTrees);
     }
 
@@ -65,9 +67,10 @@ public final class PollinationStage implements Stage {
         varieties.choices().stream()
                 .filter(choice -> !placedChoices.contains(choice.id()))
                 .forEach(choice -> flowering.add(unplaced(choice, varieties.catalogue())));
-        return before != null && before.flowering.equals(flowering)
+        BloomTimes times = BloomTimes.at(varieties);
+        return before != null && before.flowering.equals(flowering) && before.times.same(times)
                 ? before
-                : new PollinationStage(List.copyOf(flowering), before);
+                : new PollinationStage(List.copyOf(flowering), times, before);
     }
 
     private static Flowering unplaced(Choice choice, Catalogue catalogue) {

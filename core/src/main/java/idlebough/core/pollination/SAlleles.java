@@ -27,6 +27,14 @@ public final class SAlleles {
         return (double) accepted / pollen.alleles.size();
     }
 
+    /**
+     * Whether a stigma with these alleles, all of which it shows, refuses pollen that shows those: it does when any is
+     * the same (sporophytic, hazel: Thompson; Mehlenbacher 1997).
+     */
+    public boolean refusesSporophytic(SAlleles shown) {
+        return shown.alleles.stream().anyMatch(alleles::contains);
+    }
+
     private boolean accepts(String grain) {
         return grain.endsWith(":P")
                 || alleles.stream()

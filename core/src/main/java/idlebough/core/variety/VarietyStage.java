@@ -150,6 +150,11 @@ public final class VarietyStage implements Stage {
                 same -> VarietySprings.of(variety, input.winters().springs(exposure), seen(variety.key())));
     }
 
+    /** Whether the other would tell the same springs of every variety. */
+    public boolean sameSprings(VarietyStage other) {
+        return input.springsAs(other.input);
+    }
+
     private List<LocalDate> seen(String variety) {
         return input.seen().stream()
                 .filter(bloom -> bloom.variety().equals(variety))

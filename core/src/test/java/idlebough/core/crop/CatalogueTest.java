@@ -127,8 +127,8 @@ class CatalogueTest {
     /** A cell that nobody knows is empty; what is computed from is the crop's range, and weak. */
     @Test
     void whatIsNotKnownIsTheCropsRangeAndWeak() {
-        assertThat(Shipped.variety("apple-haralson").chill())
-                .isEqualTo(new Variety.ChillNeed(800, ChillModel.HOURS, Certainty.WEAK, false));
+        assertThat(Shipped.variety("apple-egremont").chill())
+                .isEqualTo(new Variety.ChillNeed(800, 400, 1200, ChillModel.HOURS, Certainty.WEAK, false));
         assertThat(Catalogue.shipped().varieties())
                 .filteredOn(v -> v.origin().equals("crop range")
                         && !v.crop().key().equals("kaki")

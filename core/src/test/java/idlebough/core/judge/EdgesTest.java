@@ -306,7 +306,8 @@ class EdgesTest {
                     cox.name(),
                     cox.chill(),
                     cox.blossom(),
-                    new Variety.Habit(1, cox.habit().ripeNorth(), coldest - value),
+                    new Variety.Habit(1, cox.habit().ripening(), coldest - value),
+                    cox.ills(),
                     cox.uses(),
                     cox.origin());
             return VarietyVerdict.of(limited, Evidence.of(hill, List.of())).findings();
@@ -319,9 +320,10 @@ class EdgesTest {
                 cox.key(),
                 cox.crop(),
                 cox.name(),
-                new Variety.ChillNeed(need, ChillModel.PORTIONS, Certainty.SURE, true),
+                Variety.ChillNeed.of(need, ChillModel.PORTIONS, Certainty.SURE, true),
                 cox.blossom(),
                 cox.habit(),
+                cox.ills(),
                 cox.uses(),
                 cox.origin());
         return VarietyVerdict.of(asked, Evidence.of(hill, List.of())).findings();
@@ -346,9 +348,10 @@ class EdgesTest {
                 cox.key(),
                 cox.crop(),
                 cox.name(),
-                new Variety.ChillNeed(times * mean, ChillModel.PORTIONS, Certainty.FAIR, false),
+                Variety.ChillNeed.of(times * mean, ChillModel.PORTIONS, Certainty.FAIR, false),
                 cox.blossom(),
                 cox.habit(),
+                cox.ills(),
                 cox.uses(),
                 cox.origin());
     }

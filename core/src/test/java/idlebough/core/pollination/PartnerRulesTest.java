@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
@@ -55,6 +56,26 @@ class PartnerRulesTest {
         "cherry-bing, sour-montmorency, 0.8",
         "sour-montmorency, cherry-bing, 0",
         "avocado-fuerte, avocado-mexicola, 1",
+        // sporophytic, Mehlenbacher 1997: Barcelona 1/2 shows 1, Ennis 1/11 shows 1, Butler 2/3 shows 3, Daviana 3/11
+        // shows 3
+        "hazel-barcelona, hazel-ennis, 0",
+        "hazel-ennis, hazel-barcelona, 0",
+        "hazel-barcelona, hazel-butler, 1",
+        "hazel-butler, hazel-barcelona, 1",
+        "hazel-butler, hazel-daviana, 0",
+        "hazel-daviana, hazel-butler, 0",
+        "hazel-barcelona, hazel-daviana, 1",
+        // field trials: the two gages refuse each other both ways (Crane & Lawrence 1929)
+        "plum-coe, plum-jefferson, 0",
+        "plum-jefferson, plum-coe, 0",
+        "plum-jefferson, plum-denniston, 0.8",
+        // an Asian pear serves a European one in bloom with it; alleles of the two are numbered apart
+        "pear-winter-nelis, asian-nijisseiki, 0.8",
+        "asian-nijisseiki, pear-winter-nelis, 0.8",
+        // walnut: pollen of Franquette comes when Chandler’s late female flowers are open, not the other way round
+        "walnut-hartley, walnut-chandler, 1",
+        "walnut-chandler, walnut-hartley, 0.3",
+        "walnut-hartley, walnut-amigo, 1",
         "avocado-fuerte, avocado-fuerte, 0",
         // inter-incompatible groups II and III (Crane & Brown 1937); Seckel and Louise Bonne fail in old field tests
         "cherry-bing, cherry-lambert, 0",
@@ -132,11 +153,59 @@ class PartnerRulesTest {
                 .isCloseTo(Math.exp(-1), org.assertj.core.data.Offset.offset(1e-12));
     }
 
+    /** De Nettancourt 1977: two diploids share alleles or they do not; a triploid and the male-sterile give nothing. */
+    @Test
+    void refusalIsMutualBetweenDiploidsAndTheBarrenServeNobody() {
+        List<Variety> all = List.copyOf(Catalogue.shipped().varieties());
+        for (Variety one : all) {
+            for (Variety other : all) {
+                if (!one.givesPollen()) {
+                    assertThat(Pairing.of(other, one).serves())
+                            .as("%s from %s", other.key(), one.key())
+                            .isFalse();
+                }
+                boolean plain = one.ploidy() == 2
+                        && other.ploidy() == 2
+                        && !(one.alleles() + other.alleles()).contains(":")
+                        && one.crop().equals(other.crop())
+                        && !List.of("hazel", "walnut").contains(one.crop().key());
+                if (plain) {
+                    assertThat(Pairing.genes(one, other))
+                            .as("%s and %s", one.key(), other.key())
+                            .isEqualTo(Pairing.genes(other, one));
+                }
+            }
+        }
+    }
+
+    @Test
+    void anotherTreeNeverMakesAnyonesPartnersFewer() {
+        Random random = new Random(13);
+        List<Variety> all = List.copyOf(Catalogue.shipped().varieties());
+        List<Flowering> trees = new ArrayList<>();
+        PartnerWeb before = PartnerWeb.of(trees);
+        for (int i = 0; i < 60; i++) {
+            trees.add(new Flowering(
+                    Subject.tree("t" + i),
+                    "T" + i,
+                    all.get(random.nextInt(40)),
+                    Optional.of(new Point(random.nextDouble() * 60, random.nextDouble() * 60))));
+            PartnerWeb after = PartnerWeb.of(trees);
+            for (Flowering tree : before.trees()) {
+                assertThat(after.around(tree).giving())
+                        .hasSizeGreaterThanOrEqualTo(
+                                before.around(tree).giving().size());
+                assertThat(after.setOf(tree)).isGreaterThanOrEqualTo(before.setOf(tree) - 1e-12);
+            }
+            before = after;
+        }
+    }
+
     @Test
     void whatWouldMendIsGoodAndOfAnotherVariety() {
         for (String variety : List.of("apple-cox", "pear-comice", "cherry-bing", "jplum-burbank", "almond-nonpareil")) {
             Flowering tree = new Flowering(Subject.tree("x"), "X", Shipped.variety(variety), Optional.empty());
-            assertThat(PartnerWeb.wouldServe(tree, Catalogue.shipped()))
+            assertThat(PartnerWeb.of(List.of(tree)).wouldServe(tree, Catalogue.shipped()))
                     .as(variety)
                     .isNotEmpty()
                     .allSatisfy(link -> {
@@ -190,7 +259,7 @@ class PartnerRulesTest {
                             before.label(),
                             before.variety(),
                             Optional.of(new Point(random.nextDouble() * 100, random.nextDouble() * 60))));
-            web = PartnerWeb.of(trees, web);
+            web = PartnerWeb.of(trees, BloomTimes.NONE, web);
             assertThat(web.neighbourhoods())
                     .as("seed 11, round %s", round)
                     .isEqualTo(PartnerWeb.of(trees).neighbourhoods());

@@ -1,0 +1,197 @@
+package idlebough.core.pollination;
+
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.site.Point;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.chocosolver.solver.Model;
+import org.chocosolver.solver.Solution;
+import org.chocosolver.solver.variables.BoolVar;
+
+/**
+ * What would give the lonely trees of a plan their partners: the fewest varieties to add, each where it serves most.
+ *
+ * <p>A covering problem: every tree that wants partners is covered by those that would mend it; the fewest are chosen,
+ * and among as few those that stand further ahead in the order of the candidates (solved by choco).
+ */
+public final class PartnerRepairs {
+    private static final RuleTable TABLE = RuleTable.of("pollination");
+    /** Varieties tried for each kind of fruit, and places for each: more cost time and change nothing that is shown. */
+    private static final int MOST_VARIETIES = 40;
+
+    private static final int MOST_PLACES = 25;
+    private static final String LONGEST = "2s";
+
+    private final PartnerWeb web;
+    private final List<Variety> candidates;
+    private final List<Wanting> wanting;
+
+    /** @param partners how many more it wants */
+    private record Wanting(Flowering tree, int partners) {}
+
+    /**
+     * @param variety to add as a tree beside one that stands, or to graft as a branch on it
+     * @param beside the tree beside which it serves most
+     * @param mends the trees that it gives a partner
+     */
+    public record Repair(Variety variety, Flowering beside, List<Flowering> mends) {
+        static final Comparator<Repair> MOST_FIRST =
+                Comparator.comparingInt((Repair repair) -> -repair.mends().size());
+    }
+
+    /** @param candidates those that may be planted, the preferred first */
+    public PartnerRepairs(PartnerWeb web, List<Variety> candidates) {
+        this.web = web;
+        this.candidates = List.copyOf(candidates);
+        wanting = web.trees().stream()
+                .map(tree -> new Wanting(tree, wanted(web.around(tree))))
+                .filter(want -> want.partners() > 0)
+                .toList();
+    }
+
+    private static int wanted(Neighbourhood around) {
+        if (around.tree().variety().crop().vector() == Crop.Vector.NONE) {
+            return 0;
+        }
+        if (around.tree().variety().triploid()) {
+            return (int) Math.max(0, TABLE.value("triploid") - around.giving().size());
+        }
+        return around.set() >= PartnerScore.GOOD ? 0 : 1;
+    }
+
+    /** The trees that want a partner. */
+    public List<Flowering> lonely() {
+        return wanting.stream().map(Wanting::tree).toList();
+    }
+
+    /** Each candidate at each place where it mends anything; the one that mends most trees first. */
+    private List<Repair> all() {
+        Map<String, Integer> perKind = new LinkedHashMap<>();
+        List<Repair> repairs = new ArrayList<>();
+        for (Variety candidate : candidates) {
+            List<Wanting> kind = wanting.stream()
+                    .filter(want -> Pairing.related(candidate, want.tree().variety()))
+                    .toList();
+            if (kind.isEmpty() || perKind.merge(candidate.crop().like(), 1, Integer::sum) > MOST_VARIETIES) {
+                continue;
+            }
+            repairs.addAll(places(candidate, kind));
+        }
+        return repairs.stream().sorted(Repair.MOST_FIRST).toList();
+    }
+
+    private List<Repair> places(Variety candidate, List<Wanting> kind) {
+        return places(kind).stream()
+                .map(beside -> new Repair(
+                        candidate,
+                        beside,
+                        kind.stream()
+                                .filter(want -> mends(candidate, beside.place(), want.tree()))
+                                .map(Wanting::tree)
+                                .toList()))
+                .filter(repair -> !repair.mends().isEmpty())
+                .toList();
+    }
+
+    /** Trees beside which a partner is tried: the lonely ones, but none so near to an earlier one that it serves both. */
+    private static List<Flowering> places(List<Wanting> kind) {
+        List<Flowering> places = new ArrayList<>();
+        for (Wanting want : kind) {
+            double reach = PartnerScore.reach(want.tree().variety().crop().vector()) / 2;
+            if (places.size() < MOST_PLACES
+                    && places.stream().noneMatch(place -> place.distance(want.tree()) < reach)) {
+                places.add(want.tree());
+            }
+        }
+        return places;
+    }
+
+    private boolean mends(Variety candidate, Optional<Point> place, Flowering tree) {
+        if (candidate.key().equals(tree.variety().key())) {
+            return false;
+        }
+        double apart = place.isEmpty() || tree.place().isEmpty()
+                ? 0
+                : place.get().distance(tree.place().get());
+        double score = web.score(tree.variety(), candidate, apart).value();
+        Neighbourhood around = web.around(tree);
+        boolean known = around.giving().stream()
+                .anyMatch(link -> link.partner().variety().key().equals(candidate.key()));
+        if (tree.variety().triploid()) {
+            return score >= PartnerScore.THIN && !known;
+        }
+        return 1 - (1 - around.set()) * (1 - score) >= PartnerScore.GOOD;
+    }
+
+    /** The fewest that give every tree that can be mended what it wants; empty when none can be. */
+    public List<Repair> fewest() {
+        List<Repair> all = undominated(all());
+        if (all.isEmpty()) {
+            return List.of();
+        }
+        Model model = new Model("partners");
+        BoolVar[] taken = model.boolVarArray(all.size());
+        for (Wanting want : wanting) {
+            BoolVar[] serving = serving(all, taken, want);
+            if (serving.length > 0) {
+                model.sum(serving, ">=", Math.min(want.partners(), serving.length))
+                        .post();
+            }
+        }
+        var cost = model.intVar("cost", 0, all.size() * (all.size() + 1));
+        int[] weights = new int[all.size()];
+        for (int i = 0; i < weights.length; i++) {
+            // One fewer outweighs any place in the order.
+            weights[i] = all.size() + 1 + candidates.indexOf(all.get(i).variety()) * all.size() / candidates.size() / 2;
+        }
+        model.scalar(taken, weights, "=", cost).post();
+        model.getSolver().limitTime(LONGEST);
+        Solution found = model.getSolver().findOptimalSolution(cost, Model.MINIMIZE);
+        if (found == null) {
+            return List.of();
+        }
+        List<Repair> chosen = new ArrayList<>();
+        for (int i = 0; i < taken.length; i++) {
+            if (found.getIntVal(taken[i]) == 1) {
+                chosen.add(all.get(i));
+            }
+        }
+        return chosen.stream().sorted(Repair.MOST_FIRST).toList();
+    }
+
+    private static BoolVar[] serving(List<Repair> all, BoolVar[] taken, Wanting want) {
+        List<BoolVar> serving = new ArrayList<>();
+        for (int i = 0; i < taken.length; i++) {
+            if (all.get(i).mends().contains(want.tree())) {
+                serving.add(taken[i]);
+            }
+        }
+        return serving.toArray(new BoolVar[0]);
+    }
+
+    /** Without those that mend no more than two varieties that are preferred, since some trees want two. */
+    private List<Repair> undominated(List<Repair> all) {
+        List<Repair> byPreference = all.stream()
+                .sorted(Comparator.comparingInt((Repair repair) -> candidates.indexOf(repair.variety()))
+                        .thenComparing(Repair.MOST_FIRST))
+                .toList();
+        List<Repair> kept = new ArrayList<>();
+        for (Repair repair : byPreference) {
+            long better = kept.stream()
+                    .filter(other -> other.mends().containsAll(repair.mends()))
+                    .map(other -> other.variety().key())
+                    .distinct()
+                    .count();
+            if (better < TABLE.value("triploid")) {
+                kept.add(repair);
+            }
+        }
+        return kept;
+    }
+}
