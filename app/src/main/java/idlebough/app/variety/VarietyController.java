@@ -14,23 +14,18 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
-import idlebough.app.web.Svg;
-import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
+import idlebough.core.variety.VarietyFacts;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
-import java.time.format.TextStyle;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,44 +46,64 @@ public class VarietyController {
         this.edits = edits;
     }
 
-    /** One row of the sketch: the winters as ticks against the need. */
-    public record Strip(
-            VarietyVerdict verdict, String ticks, boolean here, double y, double bandLow, double bandHigh) {}
-
     @GetMapping
-    String show(
-            Scope scope,
-            Reader reader,
-            Model model,
-            @RequestParam(required = false) String crop,
-            @RequestParam(required = false) String variety) {
+    String show(Scope scope, Reader reader, Model model, @RequestParam Map<String, String> asked) {
+        return show(scope, reader, model, asked, asked.get("variety"));
+    }
+
+    private String show(Scope scope, Reader reader, Model model, Map<String, String> asked, String variety) {
         PlanView plan = pages.open(model, scope, StagePage.VARIETIES);
         VarietyStage stage = plan.evaluation().varieties();
-        Catalogue catalogue = stage.catalogue();
-        boolean known = crop != null && catalogue.findCrop(crop).isPresent();
-        List<VarietyVerdict> listed = stage.verdicts().stream()
-                .filter(v -> !known || v.variety().crop().key().equals(crop))
-                .toList();
+        Shortlist shortlist = Shortlist.of(stage, asked);
+        List<VarietyVerdict> listed = shortlist.listed();
         VarietyVerdict picked =
-                variety != null && catalogue.findVariety(variety).isPresent()
+                variety != null && stage.catalogue().findVariety(variety).isPresent()
                         ? stage.verdict(variety)
                         : listed.stream()
                                 .filter(v -> stage.chosen().contains(v.variety().key()))
                                 .findFirst()
-                                .orElse(listed.get(0));
-        model.addAttribute("crops", catalogue.crops());
-        model.addAttribute("crop", known ? crop : "");
-        model.addAttribute("listed", listed);
+                                .or(() -> listed.stream().findFirst())
+                                .orElseGet(() -> stage.verdicts().get(0));
+        model.addAttribute("crops", stage.catalogue().crops());
+        model.addAttribute("shortlist", shortlist);
         model.addAttribute("picked", picked);
-        model.addAttribute("sub", sub(picked.variety(), plan.site().where().latitude()));
+        model.addAttribute("window", stage.ripe(picked.variety()));
+        model.addAttribute("facts", VarietyFacts.of(picked.variety()));
+        model.addAttribute("sub", sub(picked.variety()));
         pages.about(model, plan, Room.VARIETY, Subject.variety(picked.variety().key()));
-        model.addAttribute("about", pages.shown(plan, picked.findings()));
+        model.addAttribute(
+                "about",
+                pages.shown(
+                        plan,
+                        picked.findings().stream().filter(f -> !f.isSound()).toList()));
+        model.addAttribute(
+                "forIt",
+                pages.shown(
+                        plan,
+                        picked.findings().stream().filter(Finding::isSound).toList()));
         model.addAttribute("missing", stage.missing().orElse(null));
         model.addAttribute("choices", byVariety(plan));
-        model.addAttribute("strips", strips(plan, listed, picked));
-        model.addAttribute("harvest", harvest(plan));
+        model.addAttribute("strips", ChillStrip.of(plan, listed, picked));
+        model.addAttribute("year", HarvestDrawing.of(stage));
         model.addAttribute("own", reader.display().field(picked.variety().chillNeed(), Quantity.COUNT));
         return "variety/varieties";
+    }
+
+    /** Up to five side by side. */
+    @GetMapping("/compare")
+    String compare(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "") List<String> v) {
+        PlanView plan = pages.open(model, scope, StagePage.VARIETIES);
+        VarietyStage stage = plan.evaluation().varieties();
+        List<VarietyVerdict> compared = v.stream()
+                .distinct()
+                .filter(key -> stage.catalogue().findVariety(key).isPresent())
+                .limit(Comparison.MOST)
+                .map(stage::verdict)
+                .toList();
+        model.addAttribute("tooMany", v.size() > Comparison.MOST);
+        model.addAttribute("choices", byVariety(plan));
+        model.addAttribute("comparison", Comparison.of(plan, reader, compared));
+        return "variety/compare";
     }
 
     private static Map<String, Integer> byVariety(PlanView plan) {
@@ -97,65 +112,11 @@ public class VarietyController {
         return wanted;
     }
 
-    private static List<Strip> strips(PlanView plan, List<VarietyVerdict> listed, VarietyVerdict picked) {
-        List<VarietyVerdict> shown = new ArrayList<>(listed.stream()
-                .filter(v -> v.match().isPresent()
-                        && plan.evaluation()
-                                .varieties()
-                                .chosen()
-                                .contains(v.variety().key()))
-                .limit(12)
-                .toList());
-        listed.stream()
-                .filter(v -> v.match().isPresent() && !shown.contains(v))
-                .limit(Math.max(0, 14 - shown.size()))
-                .forEach(shown::add);
-        if (picked.match().isPresent() && !shown.contains(picked)) {
-            shown.set(shown.size() - 1, picked);
-        }
-        List<Strip> strips = new ArrayList<>();
-        for (int i = 0; i < shown.size(); i++) {
-            VarietyVerdict v = shown.get(i);
-            double need = v.variety().chillNeed();
-            double y = 96 + 30.0 * i;
-            String ticks = Arrays.stream(plan.winters().totals(v.variety().chillModel()))
-                    .mapToObj(total -> Svg.path("M# #v14", across(total / need), y - 12))
-                    .collect(Collectors.joining());
-            strips.add(new Strip(
-                    v,
-                    ticks,
-                    v.equals(picked),
-                    y,
-                    across(1 - v.needHalfWidth() / need),
-                    across(1 + v.needHalfWidth() / need)));
-        }
-        return strips;
-    }
-
-    private static String sub(Variety variety, double latitude) {
+    private static String sub(Variety variety) {
         String company = variety.selfFruitful() >= 1
                 ? "Crops alone."
                 : variety.triploid() ? "Triploid: gives no pollen, needs two partners." : "Wants a partner.";
-        return "Ripe in " + variety.ripe(latitude).getDisplayName(TextStyle.FULL, Locale.ENGLISH) + "; "
-                + variety.uses() + ". " + company + (variety.chillNeed() > 0 ? "" : " Evergreen: no chill needed.");
-    }
-
-    /** Share of the need to a place on the sketch: 0 to 2.2 times between 190 and 690. */
-    private static double across(double share) {
-        return 190 + 500 * Math.max(0, Math.min(2.2, share)) / 2.2;
-    }
-
-    /** Chosen varieties by the month in which they ripen here. */
-    private static Map<String, List<Variety>> harvest(PlanView plan) {
-        Map<String, List<Variety>> months = new LinkedHashMap<>();
-        for (java.time.Month month : java.time.Month.values()) {
-            months.put(
-                    month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH),
-                    plan.chosen().stream()
-                            .filter(v -> v.ripe(plan.site().where().latitude()) == month)
-                            .toList());
-        }
-        return months;
+        return variety.uses() + ". " + company + (variety.chillNeed() > 0 ? "" : " No chill needed.");
     }
 
     @PostMapping("/{variety}")
@@ -173,7 +134,7 @@ public class VarietyController {
         if (fields.wrong()) {
             model.addAttribute("wantedTrouble", fields.complaint("wanted"));
             model.addAttribute("wantedTyped", fields.value("wanted"));
-            return show(scope, reader, model, null, variety);
+            return show(scope, reader, model, Map.of(), variety);
         }
         int count = (int) Math.round(wanted);
         edits.apply(
@@ -215,7 +176,7 @@ public class VarietyController {
         if (fields.wrong()) {
             model.addAttribute("ownTrouble", fields.complaint("need"));
             model.addAttribute("ownTyped", fields.value("need"));
-            return show(scope, reader, model, null, variety);
+            return show(scope, reader, model, Map.of(), variety);
         }
         edits.apply(
                 scope,

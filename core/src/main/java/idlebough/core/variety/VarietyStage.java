@@ -18,6 +18,7 @@ import idlebough.core.winter.Exposure;
 import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,8 @@ public final class VarietyStage implements Stage {
     private final Set<String> placed;
     private final Map<String, VarietyVerdict> verdicts;
     private final Map<Asked, Optional<VarietySprings>> springs;
+    private final Map<String, RipeWindow> ripe = new ConcurrentHashMap<>();
+    private final Lazy<Harvest> harvest = Lazy.of(this::brings);
     private final Lazy<List<VarietyVerdict>> ranked = Lazy.of(this::rank);
     private final Lazy<Findings> findings = Lazy.of(this::judge);
 
@@ -148,6 +151,33 @@ public final class VarietyStage implements Stage {
         return springs.computeIfAbsent(
                 new Asked(variety.key(), exposure),
                 same -> VarietySprings.of(variety, input.winters().springs(exposure), seen(variety.key())));
+    }
+
+    /** When a variety ripens here. */
+    public RipeWindow ripe(Variety variety) {
+        return ripe.computeIfAbsent(
+                variety.key(),
+                same -> RipeWindow.of(
+                        variety,
+                        springs(variety, Exposure.SCREEN),
+                        input.winters().latitude()));
+    }
+
+    /** What the trees that stand or are chosen bring week by week. */
+    public Harvest harvest() {
+        return harvest.get();
+    }
+
+    private Harvest brings() {
+        Map<String, Integer> trees = new LinkedHashMap<>();
+        input.stands().forEach(stand -> trees.merge(stand.variety().key(), 1, Integer::sum));
+        input.choices().forEach(choice -> trees.merge(choice.variety(), choice.wanted(), Math::max));
+        return Harvest.of(trees.entrySet().stream()
+                .map(each -> new Harvest.Ripe(
+                        input.catalogue().variety(each.getKey()),
+                        each.getValue(),
+                        ripe(input.catalogue().variety(each.getKey()))))
+                .toList());
     }
 
     /** Whether the other would tell the same springs of every variety. */

@@ -10,6 +10,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.winter.ChillMatch;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -56,6 +57,21 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
     /** Its standing in words. */
     public String words() {
         return standing().map(Standing::word).orElse("not judged");
+    }
+
+    /** Its place among the standings: 0 sound, 1 not judged, 2 doubtful, 3 stopped. */
+    public int step() {
+        return standing()
+                .map(worst -> worst == Standing.SOUND ? 0 : worst == Standing.DOUBTFUL ? 2 : 3)
+                .orElse(1);
+    }
+
+    /** What speaks most against it; empty when nothing does. */
+    public Optional<Finding> worst() {
+        return findings.stream()
+                .filter(finding -> !finding.isSound())
+                .min(Comparator.comparing(
+                        Finding::standing, Comparator.comparing(standing -> standing != Standing.STOP)));
     }
 
     /** For ranking: worst standing first counts against, then the share of winters. */
