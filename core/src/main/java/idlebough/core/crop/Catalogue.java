@@ -2,7 +2,6 @@ package idlebough.core.crop;
 
 import static idlebough.core.judge.Table.number;
 
-import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Table;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -10,6 +9,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.csv.CSVRecord;
@@ -25,22 +25,55 @@ public final class Catalogue {
     private static final Catalogue SHIPPED = read();
     private final Shelf shelf;
     private final Map<String, Double> ownChill;
+    private final List<OwnEntry> own;
     private final Map<String, Variety> varieties;
+    private final Map<String, Rootstock> rootstocks;
+    private final Map<String, List<Rootstock>> stocksByCrop = new LinkedHashMap<>();
 
-    /** What is shipped and never changes while the program runs. */
+    /** What is shipped and never changes while the program runs; varieties and stocks also as their cells. */
     private record Shelf(
             Map<String, Crop> crops,
             Map<String, Variety> varieties,
+            Map<String, Map<String, String>> varietyCells,
             Map<String, Rootstock> rootstocks,
-            Map<String, Misfit> misfits,
-            Map<String, List<Rootstock>> stocksByCrop) {}
+            Map<String, Map<String, String>> stockCells,
+            Map<String, Misfit> misfits) {}
 
-    private Catalogue(Shelf shelf, Map<String, Double> ownChill) {
+    private Catalogue(Shelf shelf, Map<String, Double> ownChill, List<OwnEntry> own) {
         this.shelf = shelf;
         this.ownChill = Map.copyOf(ownChill);
+        this.own = List.copyOf(own);
         Map<String, Variety> all = new LinkedHashMap<>(shelf.varieties());
+        Map<String, Rootstock> stocks = new LinkedHashMap<>(shelf.rootstocks());
+        for (OwnEntry entry : own) {
+            if (entry.what() == OwnEntry.What.VARIETY) {
+                all.put(
+                        entry.key(),
+                        variety(
+                                laid(shelf.varietyCells().get(entry.key()), entry),
+                                entry.cells().keySet(),
+                                shelf.crops()));
+            } else {
+                stocks.put(entry.key(), rootstock(laid(shelf.stockCells().get(entry.key()), entry), shelf.crops()));
+            }
+        }
         ownChill.forEach((key, need) -> all.computeIfPresent(key, (same, shipped) -> shipped.withChill(need)));
-        this.varieties = Collections.unmodifiableMap(all);
+        varieties = Collections.unmodifiableMap(all);
+        rootstocks = Collections.unmodifiableMap(stocks);
+        rootstocks
+                .values()
+                .forEach(stock -> stock.crops()
+                        .forEach(crop -> stocksByCrop
+                                .computeIfAbsent(crop, key -> new ArrayList<>())
+                                .add(stock)));
+    }
+
+    /** The cells of an own row, over those of the shipped one where it has one. */
+    private static Map<String, String> laid(Map<String, String> shipped, OwnEntry entry) {
+        Map<String, String> cells = new LinkedHashMap<>(shipped == null ? Map.of() : shipped);
+        cells.putAll(entry.cells());
+        cells.put("key", entry.key());
+        return cells;
     }
 
     /** The catalogue as it is shipped. */
@@ -50,7 +83,51 @@ public final class Catalogue {
 
     /** The shipped rows with an orchard's own chill needs over them, by variety key, in each variety's own unit. */
     public static Catalogue withChill(Map<String, Double> ownChill) {
-        return ownChill.isEmpty() ? SHIPPED : new Catalogue(SHIPPED.shelf, ownChill);
+        return with(ownChill, List.of());
+    }
+
+    /**
+     * The shipped rows with an orchard's own over and beside them.
+     *
+     * @throws BadCell when an own row cannot be read
+     */
+    public static Catalogue with(Map<String, Double> ownChill, List<OwnEntry> own) {
+        return ownChill.isEmpty() && own.isEmpty() ? SHIPPED : new Catalogue(SHIPPED.shelf, ownChill, own);
+    }
+
+    /** The rows that the orchard made its own. */
+    public List<OwnEntry> own() {
+        return own;
+    }
+
+    /** Cells of a variety or stock as it is shipped; empty for one of the grower's own. */
+    public static Map<String, String> shippedCells(OwnEntry.What what, String key) {
+        return (what == OwnEntry.What.VARIETY ? SHIPPED.shelf.varietyCells() : SHIPPED.shelf.stockCells())
+                .getOrDefault(key, Map.of());
+    }
+
+    /** Cells of a variety or stock as this orchard has it; empty when there is none. */
+    public Map<String, String> cells(OwnEntry.What what, String key) {
+        return own.stream()
+                .filter(entry -> entry.what() == what && entry.key().equals(key))
+                .findFirst()
+                .map(entry -> laid(
+                        (what == OwnEntry.What.VARIETY ? shelf.varietyCells() : shelf.stockCells()).get(key), entry))
+                .orElseGet(() -> shippedCells(what, key));
+    }
+
+    /**
+     * Reads a row as it would stand, so that it can be said what is wrong with it.
+     *
+     * @throws BadCell with a sentence for the grower
+     */
+    public void check(OwnEntry entry) {
+        Map<String, String> cells = laid(shippedCells(entry.what(), entry.key()), entry);
+        if (entry.what() == OwnEntry.What.VARIETY) {
+            variety(cells, entry.cells().keySet(), shelf.crops());
+        } else {
+            rootstock(cells, shelf.crops());
+        }
     }
 
     public Optional<Variety> findVariety(String key) {
@@ -81,7 +158,7 @@ public final class Catalogue {
     }
 
     public Optional<Rootstock> findRootstock(String key) {
-        return Optional.ofNullable(shelf.rootstocks().get(key));
+        return Optional.ofNullable(rootstocks.get(key));
     }
 
     /** @throws IllegalArgumentException when there is no such stock */
@@ -91,12 +168,12 @@ public final class Catalogue {
     }
 
     public Collection<Rootstock> rootstocks() {
-        return shelf.rootstocks().values();
+        return rootstocks.values();
     }
 
     /** Stocks that take a crop, smallest tree first as in the table; also those that fit some variety poorly. */
     public List<Rootstock> rootstocksFor(Crop crop) {
-        return shelf.stocksByCrop().getOrDefault(crop.key(), List.of());
+        return stocksByCrop.getOrDefault(crop.key(), List.of());
     }
 
     /** Why a variety does not do on a stock; empty when the graft is good. */
@@ -109,30 +186,35 @@ public final class Catalogue {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Catalogue catalogue && catalogue.shelf == shelf && catalogue.ownChill.equals(ownChill);
+        return other instanceof Catalogue catalogue
+                && catalogue.shelf == shelf
+                && catalogue.ownChill.equals(ownChill)
+                && catalogue.own.equals(own);
     }
 
     @Override
     public int hashCode() {
-        return ownChill.hashCode();
+        return Objects.hash(ownChill, own);
     }
 
     private static Catalogue read() {
         Map<String, Crop> crops = crops(Table.rows("crop/crops.csv"));
-        Map<String, Rootstock> stocks = rootstocks(Table.rows("rootstock/rootstocks.csv"));
-        Map<String, List<Rootstock>> byCrop = new LinkedHashMap<>();
-        stocks.values()
-                .forEach(stock -> stock.crops()
-                        .forEach(crop -> byCrop.computeIfAbsent(crop, key -> new ArrayList<>())
-                                .add(stock)));
+        Map<String, Map<String, String>> varietyCells = cells(Table.rows("variety/varieties.csv"));
+        Map<String, Map<String, String>> stockCells = cells(Table.rows("rootstock/rootstocks.csv"));
+        Map<String, Variety> varieties = new LinkedHashMap<>();
+        varietyCells.forEach((key, row) -> varieties.put(key, variety(row, Set.of(), crops)));
+        Map<String, Rootstock> stocks = new LinkedHashMap<>();
+        stockCells.forEach((key, row) -> stocks.put(key, rootstock(row, crops)));
         return new Catalogue(
                 new Shelf(
                         crops,
-                        varieties(Table.rows("variety/varieties.csv"), crops),
+                        varieties,
+                        varietyCells,
                         stocks,
-                        misfits(Table.rows("rootstock/graft_fit.csv")),
-                        byCrop),
-                Map.of());
+                        stockCells,
+                        misfits(Table.rows("rootstock/graft_fit.csv"))),
+                Map.of(),
+                List.of());
     }
 
     private static Map<String, Crop> crops(List<CSVRecord> rows) {
@@ -164,64 +246,18 @@ public final class Catalogue {
         return Collections.unmodifiableMap(crops);
     }
 
-    private static Map<String, Variety> varieties(List<CSVRecord> rows, Map<String, Crop> crops) {
-        Map<String, Variety> varieties = new LinkedHashMap<>();
-        for (CSVRecord row : rows) {
-            Variety variety = VarietyCells.read(row::get, crops);
-            varieties.put(variety.key(), variety);
-        }
-        return Collections.unmodifiableMap(varieties);
+    private static Map<String, Map<String, String>> cells(List<CSVRecord> rows) {
+        Map<String, Map<String, String>> cells = new LinkedHashMap<>();
+        rows.forEach(row -> cells.put(row.get("key"), row.toMap()));
+        return Collections.unmodifiableMap(cells);
     }
 
-    private static Map<String, Rootstock> rootstocks(List<CSVRecord> rows) {
-        Map<String, Rootstock> stocks = new LinkedHashMap<>();
-        for (CSVRecord row : rows) {
-            stocks.put(
-                    row.get("key"),
-                    new Rootstock(
-                            row.get("key"),
-                            row.get("name"),
-                            Set.of(row.get("crops").split(";")),
-                            new Rootstock.Vigour(
-                                    number(row, "f"),
-                                    number(row, "f_low"),
-                                    number(row, "f_high"),
-                                    byCrop(row.get("f_for")),
-                                    number(row, "k"),
-                                    Integer.parseInt(row.get("first_crop"))),
-                            support(row.get("support")),
-                            new Rootstock.Tolerance(
-                                    Integer.parseInt(row.get("wet")),
-                                    Integer.parseInt(row.get("drought")),
-                                    Integer.parseInt(row.get("cold")),
-                                    Integer.parseInt(row.get("lime")),
-                                    Integer.parseInt(row.get("salt"))),
-                            new Rootstock.Union(
-                                    number(row, "union_min"),
-                                    number(row, "union_max"),
-                                    row.get("own").equals("1"),
-                                    row.get("level").equals("1")),
-                            new Rootstock.Told(row.get("points"), Certainty.of(row.get("sure")))));
-        }
-        return Collections.unmodifiableMap(stocks);
+    private static Variety variety(Map<String, String> row, Set<String> own, Map<String, Crop> crops) {
+        return VarietyCells.read(column -> row.getOrDefault(column, ""), own, crops);
     }
 
-    /** “peach:0.75;apricot:0.75”. */
-    private static Map<String, Double> byCrop(String cell) {
-        Map<String, Double> factors = new LinkedHashMap<>();
-        for (String each : cell.isEmpty() ? new String[0] : cell.split(";")) {
-            String[] part = each.split(":");
-            factors.put(part[0], Double.valueOf(part[1]));
-        }
-        return Collections.unmodifiableMap(factors);
-    }
-
-    private static Rootstock.Support support(String letter) {
-        return switch (letter) {
-            case "P" -> Rootstock.Support.PERMANENT;
-            case "T" -> Rootstock.Support.TEMPORARY;
-            default -> Rootstock.Support.NONE;
-        };
+    private static Rootstock rootstock(Map<String, String> row, Map<String, Crop> crops) {
+        return RootstockCells.read(column -> row.getOrDefault(column, ""), crops.keySet());
     }
 
     private static Map<String, Misfit> misfits(List<CSVRecord> rows) {

@@ -2,6 +2,7 @@ package idlebough.core.crop;
 
 import idlebough.core.judge.Certainty;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -12,6 +13,7 @@ import java.util.Set;
  * @param support how long it must be held
  * @param tolerance of the ground and the winter
  * @param union how high it must stand
+ * @param traits what it suffers from, how it holds and how long it lives, as far as that is known
  * @param told its points in words, and how sure they are
  */
 public record Rootstock(
@@ -22,6 +24,7 @@ public record Rootstock(
         Support support,
         Tolerance tolerance,
         Union union,
+        Traits traits,
         Told told) {
 
     /**
@@ -43,6 +46,20 @@ public record Rootstock(
      * @param level whether its roots burn on show and the stem rots under soil, so that the flare ends level
      */
     public record Union(double least, double most, boolean ownRooted, boolean level) {}
+
+    /**
+     * @param coldCelsius of the soil, at which its roots are badly hurt
+     * @param life years that a tree on it is kept
+     * @param ills 0 hardly touched to 3 badly hurt; those not told are absent
+     * @param suckers 0 none to 3 many
+     * @param anchorage 0 poor to 3 good
+     */
+    public record Traits(
+            Optional<Double> coldCelsius,
+            Optional<Ripening.Span> life,
+            Map<String, Integer> ills,
+            Optional<Integer> suckers,
+            Optional<Integer> anchorage) {}
 
     /** @param points in words */
     public record Told(String points, Certainty certainty) {}

@@ -5,6 +5,7 @@ import idlebough.core.judge.Source;
 import java.time.Month;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One variety of the catalogue.
@@ -16,6 +17,7 @@ import java.util.Optional;
  * @param ills how badly the crop's main ills hurt it, 0 hardly to 3 badly; those not told are absent
  * @param uses in words
  * @param origin where its figures come from
+ * @param own columns of its row that the grower told in place of the shipped ones, or of a row of their own
  */
 public record Variety(
         String key,
@@ -26,7 +28,8 @@ public record Variety(
         Habit habit,
         Map<String, Integer> ills,
         String uses,
-        String origin) {
+        String origin,
+        Set<String> own) {
 
     /**
      * A chilling requirement.
@@ -147,7 +150,9 @@ public record Variety(
     }
 
     public Source chillSource() {
-        return overridden() ? Source.measured("your own figure") : Source.published(origin, chill.certainty());
+        return overridden() || own.contains("chill")
+                ? Source.measured("your own figure")
+                : Source.published(origin, chill.certainty());
     }
 
     /** With this orchard's own chill need in place of the shipped one, in the same unit. */
@@ -167,6 +172,6 @@ public record Variety(
     }
 
     private Variety with(ChillNeed need) {
-        return new Variety(key, crop, name, need, blossom, habit, ills, uses, origin);
+        return new Variety(key, crop, name, need, blossom, habit, ills, uses, origin, own);
     }
 }

@@ -41,8 +41,11 @@ public final class VarietyTypes {
                 .map(row -> new Ill(row.get("words"), Weather.valueOf(row.get("weather"))));
     }
 
-    /** Where a value of a column comes from: what is told of the variety, else of its crop, else of all. */
+    /** Where a value of a column comes from: the grower, what is told of the variety, of its crop, of all. */
     public static Source origin(String column, Variety variety) {
+        if (variety.own().contains(column)) {
+            return Source.measured("your own entry");
+        }
         CSVRecord row = Optional.ofNullable(ORIGINS.get(column + "/" + variety.key()))
                 .or(() -> Optional.ofNullable(
                         ORIGINS.get(column + "/" + variety.crop().key())))

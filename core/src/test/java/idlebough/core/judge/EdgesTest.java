@@ -309,7 +309,8 @@ class EdgesTest {
                     new Variety.Habit(1, cox.habit().ripening(), coldest - value),
                     cox.ills(),
                     cox.uses(),
-                    cox.origin());
+                    cox.origin(),
+                    cox.own());
             return VarietyVerdict.of(limited, Evidence.of(hill, List.of())).findings();
         }
         // A need that just so many of the twenty-five winters satisfy, in portions, sure to a twentieth.
@@ -325,7 +326,8 @@ class EdgesTest {
                 cox.habit(),
                 cox.ills(),
                 cox.uses(),
-                cox.origin());
+                cox.origin(),
+                cox.own());
         return VarietyVerdict.of(asked, Evidence.of(hill, List.of())).findings();
     }
 
@@ -353,7 +355,8 @@ class EdgesTest {
                 cox.habit(),
                 cox.ills(),
                 cox.uses(),
-                cox.origin());
+                cox.origin(),
+                cox.own());
     }
 
     /** Twenty-five springs alike, in so many of which a night of −6 °C falls on the day of full bloom. */

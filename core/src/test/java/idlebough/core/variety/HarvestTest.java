@@ -3,6 +3,7 @@ package idlebough.core.variety;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
+import idlebough.core.crop.BadCell;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
 import idlebough.core.crop.VarietyCells;
@@ -13,6 +14,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -184,14 +186,16 @@ class HarvestTest {
         Map<String, String> cells = Map.of("crop", "apple", "name", "Own", "ripe", "9", "chill", "800");
         Map<String, idlebough.core.crop.Crop> crops = Catalogue.shipped().crops().stream()
                 .collect(Collectors.toMap(idlebough.core.crop.Crop::key, crop -> crop));
-        assertThat(VarietyCells.read(c -> cells.getOrDefault(c, ""), crops).name())
+        assertThat(VarietyCells.read(c -> cells.getOrDefault(c, ""), Set.of(), crops)
+                        .name())
                 .isEqualTo("Own");
         assertThat(org.assertj.core.api.Assertions.catchThrowableOfType(
-                        VarietyCells.BadCell.class,
+                        BadCell.class,
                         () -> VarietyCells.read(
                                 c -> c.equals(column)
                                         ? Optional.ofNullable(value).orElse("")
                                         : cells.getOrDefault(c, ""),
+                                Set.of(),
                                 crops)))
                 .satisfies(bad -> {
                     assertThat(bad.column()).isEqualTo(column);
