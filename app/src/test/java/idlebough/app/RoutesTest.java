@@ -41,7 +41,8 @@ class RoutesTest {
             Set.of("/sign-in", "/sign-in/again", "/sign-up", "/strength", "/demo", "/readings", "/alive");
     private static final String NONE = "01900000-0000-7000-8000-000000000000";
 
-    private static final Map<String, String> VARIETY = Map.of("variety", "apple-cox");
+    private static final Map<String, String> VARIETY =
+            Map.of("variety", "apple-cox", "kind", "varieties", "entry", "apple-cox");
 
     private record Route(RequestMethod method, String path) {}
 
@@ -150,7 +151,8 @@ class RoutesTest {
 
     private static Map<String, String> ids(PlanView plan) {
         TestRow filling = plan.rows().tests().get(0);
-        return Map.of(
+        Map<String, String> ids = new HashMap<>(VARIETY);
+        ids.putAll(Map.of(
                 "orchard",
                 plan.head().id(),
                 "tree",
@@ -164,7 +166,8 @@ class RoutesTest {
                 "station",
                 plan.station() == null ? NONE : plan.station().id(),
                 "variety",
-                "apple-cox");
+                "apple-cox"));
+        return ids;
     }
 
     private static Scope demo() {

@@ -168,6 +168,8 @@ public class Edits {
         List<Step> stamped = steps.stream()
                 .map(step -> new Step(step.kind(), step.before(), at(step.kind(), step.after(), revision)))
                 .toList();
+        Rows after = before.rows().with(stamped.stream().map(Step::after).toList());
+        CatalogueKeys.check(after, stamped.stream().map(Step::after).toList());
         Map<Kind, List<Step>> byKind = new EnumMap<>(Kind.class);
         stamped.forEach(step ->
                 byKind.computeIfAbsent(step.kind(), kind -> new ArrayList<>()).add(step));
@@ -178,7 +180,6 @@ public class Edits {
             entries.add(entry(entries.size(), step));
         }
         journal.addEntries(scope, set, json.writeValueAsString(entries));
-        Rows after = before.rows().with(stamped.stream().map(Step::after).toList());
         Head head = before.head();
         finish(
                 scope,

@@ -15,6 +15,7 @@ public enum Kind {
     FEATURE("feature", FeatureRow.class, true),
     CHOICE("variety_choice", ChoiceRow.class, true),
     OWN_FIGURE("variety_own", OwnFigureRow.class, true),
+    OWN_ENTRY("own_entry", OwnEntryRow.class, true),
     BLOOM("bloom_seen", BloomRow.class, true),
     WAY("way_choice", WayRow.class, true),
     PEG("peg", PegRow.class, true),

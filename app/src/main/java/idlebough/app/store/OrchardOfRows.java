@@ -93,7 +93,8 @@ public final class OrchardOfRows {
     private static Catalogue catalogue(Rows rows) {
         Map<String, Double> own = new HashMap<>();
         rows.ownFigures().forEach(figure -> own.put(figure.varietyKey(), figure.chillNeed()));
-        return Catalogue.withChill(own);
+        return Catalogue.with(
+                own, rows.ownEntries().stream().map(OwnEntryRow::entry).toList());
     }
 
     private static Choice choice(ChoiceRow row) {

@@ -123,6 +123,10 @@ public final class Rows {
         return all(Kind.OWN_FIGURE);
     }
 
+    public List<OwnEntryRow> ownEntries() {
+        return all(Kind.OWN_ENTRY);
+    }
+
     public List<BloomRow> blooms() {
         return all(Kind.BLOOM);
     }

@@ -4,6 +4,7 @@ import idlebough.app.database.DatabaseFault;
 import idlebough.app.store.LostRace;
 import idlebough.app.store.NotAllowed;
 import idlebough.app.store.NotFound;
+import idlebough.app.store.StillNeeded;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import jakarta.servlet.FilterChain;
@@ -133,6 +134,13 @@ public class Troubles {
                 "You may not change this.",
                 "You are a " + refused.role().word()
                         + " of this orchard; its owner decides who may do what. Nothing was changed.");
+    }
+
+    /** Undoing, or taking away, what the plan still speaks of. */
+    @ExceptionHandler(StillNeeded.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String stillNeeded(Model model, StillNeeded needed) {
+        return say(model, "The plan still speaks of it.", needed.getMessage() + " Nothing was changed.");
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
