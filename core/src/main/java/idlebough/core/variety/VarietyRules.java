@@ -13,6 +13,7 @@ import idlebough.core.judge.Measured;
 import idlebough.core.judge.Rule;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Sentences;
+import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.judge.Table;
 import idlebough.core.measure.Quantity;
@@ -35,6 +36,7 @@ import org.apache.commons.csv.CSVRecord;
 /** The findings of this room: will this variety do here, by winter, spring, summer, sun and soil. */
 public final class VarietyRules {
     public static final Rule CHILL = Rule.of("variety.chill");
+    public static final Rule FROZEN = Rule.of("variety.frozen");
     public static final Rule RECORD = Rule.of("variety.record");
     public static final Rule COLD = Rule.of("variety.cold");
     public static final Rule FROST = Rule.of("variety.frost-at-bloom");
@@ -73,14 +75,31 @@ public final class VarietyRules {
         return List.copyOf(found);
     }
 
-    /** How often its chill is met; empty where winters are too few to say a share, or no chill is needed. */
+    /**
+     * How often its chill is met; empty where winters are too few to say a share or so cold that none is wanting, or no
+     * chill is needed.
+     */
     static Optional<ChillMatch> match(Variety variety, WinterLedger winters) {
-        return variety.chillNeed() > 0 && winters.usable().size() >= TABLE.value("share-from")
+        return variety.chillNeed() > 0 && !freeze(winters) && winters.usable().size() >= TABLE.value("share-from")
                 ? Optional.of(ChillMatch.of(variety.chillNeed(), winters.totals(variety.chillModel())))
                 : Optional.empty();
     }
 
+    /**
+     * Whether the coldest month is frozen on the mean. Then the hours that count come in autumn and in the thaw, outside
+     * of the months in which they are summed, and a short sum means a cold winter and not a warm one.
+     */
+    private static boolean freeze(WinterLedger winters) {
+        return winters.coldestMonth() <= TABLE.value("frozen");
+    }
+
     private static Finding chill(Variety variety, WinterLedger winters) {
+        if (freeze(winters)) {
+            return FROZEN.about(Subject.variety(variety.key()))
+                    .with("variety", variety.name())
+                    .with("coldest", Amount.of(winters.coldestMonth(), TEMPERATURE))
+                    .stands(Standing.SOUND, TABLE.source("frozen"));
+        }
         return match(variety, winters)
                 .map(match -> share(variety, match, winters))
                 .orElseGet(() -> record(variety, winters));

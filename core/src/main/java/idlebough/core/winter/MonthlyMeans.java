@@ -15,7 +15,7 @@ import java.util.Random;
  * persists
  * from day to day (first-order autoregression, 0.7) and a smaller one from winter to winter. Its spread is fitted to
  * the
- * extreme low when that is known, else 3 K. The same input gives the same days. What it cannot know is how uneven the
+ * extreme low when that is known, else 3 K; where winters are more uneven than that it falls to 3 K in summer. The same input gives the same days. What it cannot know is how uneven the
  * real
  * winters are.
  *
@@ -53,10 +53,19 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Optional<Do
                                 "The extreme low is above the coldest month’s mean minimum; leave it empty when it is not known.");
     }
 
-    /** Standard deviation of the daily anomaly, K. */
+    /** Standard deviation of the daily anomaly in the coldest month, K. */
     double spread() {
         double coldest = minima.stream().mapToDouble(m -> m).min().orElse(0);
         return extremeLow.map(low -> Math.max(1, (coldest - low) / EXTREME)).orElse(USUAL_SPREAD);
+    }
+
+    /** The same where the mean minimum is so much: deep winters are uneven, summers hardly anywhere. */
+    private double spread(double mean) {
+        double coldest = minima.stream().mapToDouble(m -> m).min().orElse(0);
+        double warmest = minima.stream().mapToDouble(m -> m).max().orElse(0);
+        double summer = Math.min(spread(), USUAL_SPREAD);
+        double towards = warmest > coldest ? Math.max(0, Math.min(1, (mean - coldest) / (warmest - coldest))) : 0;
+        return spread() + (summer - spread()) * towards;
     }
 
     /** @param last the last made day; the first lies {@value #YEARS} years before it */
@@ -71,10 +80,10 @@ public record MonthlyMeans(List<Double> minima, List<Double> maxima, Optional<Do
                 year = day.plusMonths(6).getYear();
                 winter = random.nextGaussian() * WINTER_SPREAD;
             }
-            weather =
-                    PERSISTENCE * weather + random.nextGaussian() * spread() * Math.sqrt(1 - PERSISTENCE * PERSISTENCE);
-            double low = at(minima, day) + winter + weather + OWN_SPREAD * random.nextGaussian();
-            double high = at(maxima, day) + winter + weather + OWN_SPREAD * random.nextGaussian();
+            weather = PERSISTENCE * weather + random.nextGaussian() * Math.sqrt(1 - PERSISTENCE * PERSISTENCE);
+            double anomaly = winter + weather * spread(at(minima, day));
+            double low = at(minima, day) + anomaly + OWN_SPREAD * random.nextGaussian();
+            double high = at(maxima, day) + anomaly + OWN_SPREAD * random.nextGaussian();
             days.add(DailyExtremes.measured(day, tenth(Math.min(low, high - LEAST_RANGE)), tenth(high)));
         }
         return extremeLow.map(low -> asTold(days, tenth(low))).orElse(days);

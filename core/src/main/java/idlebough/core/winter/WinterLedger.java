@@ -186,6 +186,11 @@ public final class WinterLedger {
         return coldestMonth > MILD;
     }
 
+    /** Mean temperature of the coldest calendar month, °C; NaN without a day. */
+    public double coldestMonth() {
+        return coldestMonth;
+    }
+
     /** The same winters a degree colder, for a synthetic record; empty for a measured one. */
     public Optional<WinterLedger> colder() {
         return Optional.ofNullable(colder);

@@ -289,6 +289,12 @@ class EdgesTest {
             case "variety.frost-at-bloom" -> {
                 return evidence(with, Optional.empty(), Optional.empty(), frostySprings((int) value));
             }
+            case "variety.frozen" -> {
+                // The coldest month of a made year lies eight degrees under its mean.
+                return VarietyVerdict.of(
+                                Shipped.variety("apple-haralson"), Evidence.of(ledger(value + 8, 10), List.of()))
+                        .findings();
+            }
             case "variety.record" -> {
                 Variety needing = needing(value, ledger(9, 3));
                 return VarietyVerdict.of(needing, Evidence.of(ledger(9, 3), List.of()))
