@@ -88,8 +88,9 @@ public final class PrivateMariaDb implements Database {
             await(home, () -> runningPid(home) != null);
             return new PrivateMariaDb(home, port(home), password, false);
         }
-        int port = freePort();
+        int port = usualPort(home);
         launch(home, port);
+        Files.writeString(home.resolve("port"), String.valueOf(port));
         sql(
                 home,
                 "create database if not exists " + SCHEMA
@@ -302,6 +303,23 @@ public final class PrivateMariaDb implements Database {
         } catch (NumberFormatException halfWritten) {
             return null;
         }
+    }
+
+    /**
+     * The port on which it listened last, where that is free: an application may live that knows no other, while a
+     * command beside it starts the server that has died under it.
+     */
+    private static int usualPort(Path home) throws IOException {
+        Path file = home.resolve("port");
+        String last = Files.exists(file) ? Files.readString(file).strip() : "";
+        if (last.matches("[0-9]{1,5}")) {
+            try (ServerSocket probe = new ServerSocket(Integer.parseInt(last), 1, InetAddress.getLoopbackAddress())) {
+                return probe.getLocalPort();
+            } catch (IOException | IllegalArgumentException taken) {
+                return freePort();
+            }
+        }
+        return freePort();
     }
 
     private static int freePort() throws IOException {

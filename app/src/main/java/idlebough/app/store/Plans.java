@@ -5,9 +5,12 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import idlebough.core.orchard.Evaluation;
 import idlebough.core.winter.Stations;
 import idlebough.core.winter.Weather;
+import idlebough.core.winter.Wetness;
+import java.time.Month;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -95,7 +98,8 @@ public class Plans {
     Plan.Stored withWeather(Scope scope, Head head, Plan.Stored known, Rows all) {
         Stations.Joined joined = store.joined(scope);
         List<WeatherMapper.Station> stations = weather.stations(scope);
-        Weather now = new Weather(joined.record(), stations.stream().anyMatch(WeatherMapper.Station::standIn));
+        Weather now = new Weather(
+                joined.record(), stations.stream().anyMatch(WeatherMapper.Station::standIn), wetness(scope));
         var orchard = OrchardOfRows.of(all, now);
         return new Plan.Stored(
                 head.revision(),
@@ -104,6 +108,13 @@ public class Plans {
                 stations,
                 joined.borrowed(),
                 known == null ? Evaluation.of(orchard) : known.evaluation().with(orchard));
+    }
+
+    private Wetness wetness(Scope scope) {
+        return new Wetness(weather.wetness(scope).stream()
+                .collect(Collectors.toMap(
+                        wet -> Month.of(wet.month()),
+                        wet -> new Wetness.OfMonth(wet.days(), wet.rainy(), wet.humid(), wet.humidity()))));
     }
 
     /** Keeps what the running transaction has made, once it is committed. */

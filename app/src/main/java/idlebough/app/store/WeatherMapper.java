@@ -3,6 +3,7 @@ package idlebough.app.store;
 import idlebough.core.winter.DailyExtremes;
 import idlebough.core.winter.DayWeather;
 import idlebough.core.winter.Element;
+import idlebough.core.winter.Wetness;
 import java.nio.ByteBuffer;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -62,6 +63,9 @@ public interface WeatherMapper {
                     packed == null ? null : HexFormat.of().formatHex(packed.array()));
         }
     }
+
+    /** @param month 1 to 12; the rest as in {@link Wetness.OfMonth} */
+    record WetMonth(int month, long days, long rainy, long humid, double humidity) {}
 
     /** What was measured beside the temperature on one day, in the units of {@link Element}. */
     record Beside(
@@ -141,6 +145,9 @@ public interface WeatherMapper {
 
     /** Where two stations measured the same day, the first one's row comes first. */
     List<Beside> beside(@Param("scope") Scope scope);
+
+    /** Rain and humidity by month of the year, of all stations in use. */
+    List<WetMonth> wetness(@Param("scope") Scope scope);
 
     List<LoadedFile> files(@Param("scope") Scope scope);
 

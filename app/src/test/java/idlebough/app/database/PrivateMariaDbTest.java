@@ -92,6 +92,22 @@ class PrivateMariaDbTest {
         }
     }
 
+    /** A backup command that finds the server dead starts it where the living application looks for it. */
+    @Test
+    void whoeverStartsADeadServerStartsItOnItsPort(@TempDir Path directory) throws Exception {
+        try (PrivateMariaDb application = PrivateMariaDb.open(directory)) {
+            long pid = Long.parseLong(
+                    Files.readString(directory.resolve("run/mariadbd.pid")).strip());
+            ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+            ProcessHandle.of(pid).ifPresent(dying -> dying.onExit().join());
+            try (PrivateMariaDb command = PrivateMariaDb.open(directory);
+                    Connection connection = connect(application)) {
+                assertThat(command.url()).isEqualTo(application.url());
+                assertThat(connection.isValid(2)).isTrue();
+            }
+        }
+    }
+
     @Test
     void aBackupThatBreaksOffLeavesNothingBehind(@TempDir Path directory) throws Exception {
         Path broken = directory.resolve("broken.sql");

@@ -6,6 +6,7 @@ import static idlebough.core.measure.Quantity.PERCENT;
 import static idlebough.core.measure.Quantity.TEMPERATURE;
 
 import idlebough.core.crop.Variety;
+import idlebough.core.crop.VarietyTypes;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
@@ -42,10 +43,14 @@ public final class VarietyRules {
     public static final Rule FROST = Rule.of("variety.frost-at-bloom");
     public static final Rule SEASON = Rule.of("variety.season");
     public static final Rule HEAT = Rule.of("variety.heat");
+    public static final Rule ILLS = Rule.of("variety.ills");
     public static final Rule SUN = Rule.of("variety.sun");
     public static final Rule DRAINAGE = Rule.of("variety.drainage");
     private static final RuleTable TABLE = RuleTable.of("variety");
     private static final double PERCENT_OF_ONE = 100;
+    /** From this grade on an ill matters; above it, it hurts badly. */
+    private static final int HURTS = 2;
+
     /** More than half of the winters is never unknown: then the share says nothing at all. */
     private static final double MOST_UNKNOWN = 0.5;
 
@@ -71,6 +76,7 @@ public final class VarietyRules {
             heat(variety, growing, synthetic).ifPresent(found::add);
         });
         known.sun().ifPresent(sun -> found.add(sun(variety, sun)));
+        ills(variety, known.air()).ifPresent(found::add);
         found.addAll(soil(variety, known.pits()));
         return List.copyOf(found);
     }
@@ -279,6 +285,34 @@ public final class VarietyRules {
                                         TABLE.value("screen") + (synthetic ? WinterLedger.MEANS_KELVIN : 0),
                                         TEMPERATURE),
                                 TABLE.limit("heat", Table.number(row, "warmest"), TEMPERATURE, Limit.Side.AT_LEAST)));
+    }
+
+    /** The ill that this air feeds most, of those that hurt it; empty where the record tells nothing of them. */
+    private static Optional<Finding> ills(Variety variety, Evidence.Air air) {
+        return variety.ills().entrySet().stream()
+                .filter(ill -> ill.getValue() >= HURTS)
+                .flatMap(ill -> ill(variety, ill.getKey(), ill.getValue(), air).stream())
+                .min(Comparator.comparing((Finding finding) -> finding.isSound()));
+    }
+
+    private static Optional<Finding> ill(Variety variety, String key, int grade, Evidence.Air air) {
+        VarietyTypes.Ill ill = VarietyTypes.ill(key).orElseThrow();
+        boolean spring = ill.weather() == VarietyTypes.Weather.WET_SPRING;
+        Optional<Double> told = switch (ill.weather()) {
+            case WET_SPRING -> air.rainySpring().map(share -> share * PERCENT_OF_ONE);
+            case HUMID_SUMMER -> air.humidSummer();
+            case NONE -> Optional.empty();
+        };
+        String limit = (spring ? "rain." : "humid.") + grade;
+        return told.map(value -> ILLS.about(Subject.variety(variety.key()))
+                .with("variety", variety.name())
+                .with("ill", ill.words())
+                .with("grade", grade > HURTS ? "badly" : "somewhat")
+                .variant(spring ? "" : "humid")
+                .remedies(List.of(seeOthers("remedy.tougher", variety)))
+                .judge(
+                        Measured.of(value, TABLE.value("air-reading"), PERCENT),
+                        TABLE.atMost(limit, PERCENT).neverStop()));
     }
 
     private static Finding sun(Variety variety, Evidence.Sun sun) {

@@ -289,6 +289,22 @@ class EdgesTest {
             case "variety.frost-at-bloom" -> {
                 return evidence(with, Optional.empty(), Optional.empty(), frostySprings((int) value));
             }
+            case "variety.ills" -> {
+                boolean plum = with.startsWith("plum");
+                Evidence.Air air = new Evidence.Air(
+                        plum ? Optional.empty() : Optional.of(value / 100),
+                        plum ? Optional.of(value) : Optional.empty());
+                return VarietyVerdict.of(
+                                Shipped.variety(with),
+                                new Evidence(
+                                        ledger(9, 2),
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        List.of(),
+                                        Optional.empty(),
+                                        air))
+                        .findings();
+            }
             case "variety.frozen" -> {
                 // The coldest month of a made year lies eight degrees under its mean.
                 return VarietyVerdict.of(
@@ -343,7 +359,9 @@ class EdgesTest {
             Optional<Evidence.Sun> sun,
             Optional<VarietySprings> springs) {
         WinterLedger none = WinterLedger.of(StationRecord.EMPTY, 45);
-        return VarietyVerdict.of(Shipped.variety(variety), new Evidence(none, springs, growing, List.of(), sun))
+        return VarietyVerdict.of(
+                        Shipped.variety(variety),
+                        new Evidence(none, springs, growing, List.of(), sun, Evidence.Air.UNKNOWN))
                 .findings();
     }
 
