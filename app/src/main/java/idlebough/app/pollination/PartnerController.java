@@ -17,8 +17,10 @@ import idlebough.core.pollination.PartnerLosses;
 import idlebough.core.pollination.PartnerRepairs;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
+import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
+import idlebough.core.winter.Exposure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -167,6 +169,12 @@ public class PartnerController {
             model.addAttribute("lonely", repairs.lonely());
             model.addAttribute("repairs", repairs.lonely().isEmpty() ? List.of() : repairs.fewest());
             model.addAttribute("choices", wanted(plan));
+            model.addAttribute(
+                    "dust",
+                    varieties
+                            .springs(picked.variety(), Exposure.SCREEN)
+                            .flatMap(VarietySprings::middle)
+                            .orElse(null));
             model.addAttribute(
                     "bloom",
                     BloomDrawing.of(

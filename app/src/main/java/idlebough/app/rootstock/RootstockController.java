@@ -17,6 +17,7 @@ import idlebough.core.crop.Crop;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
+import idlebough.core.rootstock.StockFacts;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
 import idlebough.core.rootstock.TreeSize;
@@ -117,6 +118,7 @@ public class RootstockController {
         model.addAttribute("lines", StockLine.all(offers, shown, chosen));
         model.addAttribute("heads", StockLine.heads());
         model.addAttribute("shown", shown);
+        model.addAttribute("facts", StockFacts.of(shown.stock()));
         model.addAttribute("chosen", chosen);
         model.addAttribute("words", new StockWords(offers, reader));
         model.addAttribute("pick", ranked.stream().findFirst().orElse(null));

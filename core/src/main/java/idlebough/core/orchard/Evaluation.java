@@ -81,6 +81,7 @@ public final class Evaluation {
         partners = PollinationStage.of(
                 trees,
                 orchard.site().features(),
+                orchard.site().plot(),
                 placedChoices(),
                 varieties,
                 before.map(e -> e.partners).orElse(null));

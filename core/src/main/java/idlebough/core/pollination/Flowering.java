@@ -11,8 +11,15 @@ import java.util.Optional;
  * @param subject a tree, or a choice that has no place yet
  * @param label in words
  * @param place empty while it has none; then it is taken as within reach of all
+ * @param reliability that it stands and flowers when it is wanted, 0 to 1; a tree over the fence can be felled
  */
-public record Flowering(Subject subject, String label, Variety variety, Optional<Point> place) {
+public record Flowering(Subject subject, String label, Variety variety, Optional<Point> place, double reliability) {
+
+    /** A tree of one's own. */
+    public Flowering(Subject subject, String label, Variety variety, Optional<Point> place) {
+        this(subject, label, variety, place, 1);
+    }
+
     public String id() {
         return subject.id();
     }

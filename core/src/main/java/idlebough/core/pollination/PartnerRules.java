@@ -75,8 +75,12 @@ public final class PartnerRules {
         }
         Link best = giving.get(0);
         boolean placed = tree.place().isPresent() && best.partner().place().isPresent();
-        return draft.variant(placed ? "best" : "near")
-                .with("partner", best.partner().label())
+        if (best.score().reliability() < 1) {
+            draft.variant("fence");
+        } else {
+            draft.variant(placed ? "best" : "near");
+        }
+        return draft.with("partner", best.partner().label())
                 .with("apart", Amount.metres(best.score().apart()))
                 .judge(measured, good);
     }
@@ -121,10 +125,11 @@ public final class PartnerRules {
             of.put(
                     "reach",
                     Amount.metres(PartnerScore.reach(tree.variety().crop().vector())));
-            return WORDS.say("why.too-far", of);
+            return WORDS.say(
+                    tree.variety().crop().vector() == Crop.Vector.INSECT ? "why.too-far.insect" : "why.too-far", of);
         }
         of.put("gives", Amount.of(score.value(), SCORE));
-        return WORDS.say(score.pollen() < 1 ? "why.weak" : "why.gives", of);
+        return WORDS.say(score.pollen() < 1 ? "why.weak" : score.reliability() < 1 ? "why.fence" : "why.gives", of);
     }
 
     private static Phrase say(String why) {

@@ -120,7 +120,13 @@ public final class PartnerWeb {
 
     /** What one tree gets from another. */
     public Link link(Flowering tree, Flowering other) {
-        return new Link(other, score(tree.variety(), other.variety(), tree.distance(other)));
+        return new Link(
+                other,
+                PartnerScore.of(
+                        tree.variety(),
+                        pollen.of(tree.variety(), other.variety()),
+                        tree.distance(other),
+                        other.reliability()));
     }
 
     /** What a tree of one variety gets from one of another at a distance, m. */

@@ -8,9 +8,12 @@ import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
 import idlebough.core.judge.PerTree;
 import idlebough.core.judge.Room;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Subject;
 import idlebough.core.site.Feature;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
 import idlebough.core.site.Stand;
 import idlebough.core.variety.Choice;
 import idlebough.core.variety.VarietyStage;
@@ -21,6 +24,7 @@ import java.util.Set;
 
 /** Who pollinates whom, and near enough, for one orchard. */
 public final class PollinationStage implements Stage {
+    private static final double NEIGHBOUR = RuleTable.of("pollination").value("neighbour");
     private final List<Flowering> flowering;
     private final BloomTimes times;
     private final PartnerWeb web;
@@ -37,6 +41,7 @@ public final class PollinationStage implements Stage {
     /**
      * @param stands every tree that stands or will stand
      * @param ground whose existing trees give pollen too where their variety is known
+     * @param plot outside of which a tree is somebody else's; empty while no boundary is drawn
      * @param placedChoices ids of the choices that have a tree with a place
      * @param varieties the stage before, whose choices without a place yet count as near to all
      * @param before whose answers are taken over where nothing that they depend on changed; null for none
@@ -44,6 +49,7 @@ public final class PollinationStage implements Stage {
     public static PollinationStage of(
             List<Stand> stands,
             List<Feature> ground,
+            Optional<Plot> plot,
             Set<String> placedChoices,
             VarietyStage varieties,
             PollinationStage before) {
@@ -63,7 +69,8 @@ public final class PollinationStage implements Stage {
                                                 ? "existing " + variety.crop().name()
                                                 : feature.name()) + " ‘" + variety.name() + "’",
                                 variety,
-                                Optional.of(feature.points().get(0))))));
+                                Optional.of(feature.points().get(0)),
+                                over(feature.points().get(0), plot) ? NEIGHBOUR : 1))));
         varieties.choices().stream()
                 .filter(choice -> !placedChoices.contains(choice.id()))
                 .forEach(choice -> flowering.add(unplaced(choice, varieties.catalogue())));
@@ -71,6 +78,10 @@ public final class PollinationStage implements Stage {
         return before != null && before.flowering.equals(flowering) && before.times.same(times)
                 ? before
                 : new PollinationStage(List.copyOf(flowering), times, before);
+    }
+
+    private static boolean over(Point place, Optional<Plot> plot) {
+        return plot.filter(ours -> !ours.holds(place)).isPresent();
     }
 
     private static Flowering unplaced(Choice choice, Catalogue catalogue) {

@@ -88,6 +88,22 @@ class PartnerRepairsTest {
                 .isEmpty();
     }
 
+    /** A tree over the fence counts by half (project choice): a full partner there is a thin one. */
+    @Test
+    void aNeighboursTreeIsHalfAPartner() {
+        Flowering bing =
+                new Flowering(Subject.tree("b"), "B", Shipped.variety("cherry-bing"), Optional.of(new Point(0, 0)));
+        Flowering theirs = new Flowering(
+                Subject.feature("n"),
+                "over the fence",
+                Shipped.variety("cherry-regina"),
+                Optional.of(new Point(5, 0)),
+                0.5);
+        Flowering ours = new Flowering(Subject.tree("o"), "O", theirs.variety(), theirs.place());
+        assertThat(PartnerWeb.of(List.of(bing, theirs)).setOf(bing))
+                .isEqualTo(PartnerWeb.of(List.of(bing, ours)).setOf(bing) / 2);
+    }
+
     /** Lost, the Van leaves both trees of group III idle; it keeps one of them itself. */
     @Test
     void whatHangsOnOneTree() {

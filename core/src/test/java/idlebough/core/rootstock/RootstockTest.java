@@ -80,4 +80,40 @@ class RootstockTest {
                 .extracting(key -> Shipped.stock(key).sizeWord())
                 .containsExactly("dwarfing", "semi-dwarfing", "semi-vigorous", "vigorous");
     }
+
+    /**
+     * Who suffers what, by facts of the trade: woolly aphid spares the Merton-Malling stocks (Rom & Carlson 1987),
+     * tristeza kills trees on sour orange, root-knot nematodes spare Nemaguard and not Lovell (Layne), Old Home ×
+     * Farmingdale bears fireblight and quince does not (Lombard & Westwood).
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "woolly-aphid, mm106, m9",
+        "woolly-aphid, mm111, m26",
+        "tristeza, trifoliate, sour-orange",
+        "nematodes, nemaguard, lovell",
+        "nematodes, swingle, cleopatra",
+        "fireblight, ohf87, quince-a",
+        "collar-rot, bud9, mm106",
+        "collar-rot, swingle, rough-lemon",
+        "root-rot, avocado-clonal, avocado-seedling",
+        "ink, chestnut-marsol, chestnut-seedling"
+    })
+    void oneBearsWhatTheOtherSuffers(String ill, String tough, String tender) {
+        assertThat(Shipped.stock(tough).traits().ills().get(ill))
+                .isLessThan(Shipped.stock(tender).traits().ills().get(ill));
+        assertThat(StockFacts.of(Shipped.stock(tender)).get("Ills hurt it").pattern())
+                .contains("badly");
+    }
+
+    @Test
+    void whatIsNotKnownOfAStockIsNotTold() {
+        assertThat(Catalogue.shipped().rootstocks())
+                .allSatisfy(stock ->
+                        assertThat(StockFacts.of(stock)).as(stock.key()).containsKey("How sure"));
+        assertThat(StockFacts.of(Shipped.stock("turpentine"))).doesNotContainKeys("Suckers", "A tree on it is kept");
+        assertThat(StockFacts.of(Shipped.stock("m9")).get("Holds in the ground").pattern())
+                .as("M9 has brittle roots and wants a stake for life")
+                .isEqualTo("poorly");
+    }
 }

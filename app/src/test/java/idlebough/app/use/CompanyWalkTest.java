@@ -1,0 +1,109 @@
+package idlebough.app.use;
+
+import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.open;
+import static idlebough.app.use.Walk.press;
+import static idlebough.app.use.Walk.text;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.Media;
+import idlebough.app.Running;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** From an empty plan to a chosen set with partners, by the real interface. */
+@ExtendWith({Running.class, Browser.class})
+class CompanyWalkTest {
+    /** A lone Bing finds out that it wants a partner, gets one by one press, and a second look finds it served. */
+    @Test
+    void fromNothingToAPartneredSet() {
+        try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
+            Page page = tab.page;
+            page.navigate(Running.base() + "/sign-up");
+            page.fill("#name", "company");
+            page.fill("#person", "P. Leach");
+            page.fill("#password", "long enough now");
+            press(page, "Make it");
+            page.fill("#name", "Leach ground");
+            page.fill("#latitude", "42.3");
+            page.selectOption("#timeZone", "UTC");
+            press(page, "Begin");
+            String base = base(page);
+            page.navigate(base + "varieties?q=bing");
+            page.fill("#wanted", "1");
+            press(page, "Choose");
+            page.navigate(base + "partners");
+            assertThat(text(page, "#figures"))
+                    .contains("has no partner that serves it")
+                    .contains("The fewest that mend it");
+            tab.calm("partners of a lone tree");
+            Locator add = page.locator("table button:has-text('Add it')").first();
+            String named = add.getAttribute("aria-label").replace("Add it: ", "");
+            add.click();
+            page.waitForURL("**/partners?tree=*");
+            assertThat(text(page, "#figures"))
+                    .doesNotContain("The fewest that mend it")
+                    .contains(named)
+                    .contains("open");
+            // A row of one's own with a bad one beside it.
+            page.navigate(base + "catalogue");
+            page.fill("#rows-varieties", "name,crop,ripe\nGrandmother,sweet-cherry,7\nUncle,sweet-cherry,soon\n");
+            page.locator("form[action$='varieties/load'] button").click();
+            assertThat(text(page, "main")).contains("One row was stored").contains("a month of the north");
+            assertThat(page.inputValue("#rows-varieties"))
+                    .contains("Uncle,sweet-cherry,soon")
+                    .doesNotContain("Grand");
+            tab.calm("a table with a bad row");
+            page.navigate(base + "varieties?q=grandmother");
+            assertThat(text(page, "h1")).isEqualTo("Grandmother, sweet cherry");
+        }
+    }
+
+    /** In the southern garden in feet on a phone: wishes, reasons, five side by side, out as a table and on paper. */
+    @Test
+    void onAPhoneInTheSouth() {
+        try (Browser.Tab tab = new Browser.Tab(390, 844)) {
+            Page page = tab.page;
+            page.navigate(Running.base() + "/sign-in");
+            page.click("#demo");
+            open(page, "Ninth");
+            String base = base(page);
+            page.locator(".units button:has-text('ft'), button:has-text('ft · gal')")
+                    .first()
+                    .click();
+            page.navigate(base + "varieties?month=2&use=FRESH&soon=1");
+            assertThat(text(page, ".shortlist")).contains("of 3").contains("doubtful");
+            assertThat(page.locator(".shortlist .why").first().textContent()).isNotBlank();
+            assertThat(number(page)).as("no wider than the phone").isZero();
+            for (int i = 0; i < 3; i++) {
+                page.locator(".shortlist input[name=v]").nth(i).check();
+            }
+            press(page, "Compare those ticked");
+            assertThat(text(page, "h1")).isEqualTo("3 varieties, side by side");
+            assertThat(text(page, "#figures")).containsAnyOf("Partner:", "Crops alone", "No partner");
+            tab.calm("side by side on a phone");
+            assertThat(number(page)).isZero();
+            String csv = page.request()
+                    .get(page.locator("a:has-text('As CSV')")
+                            .getAttribute("href")
+                            .replaceFirst("^/", Running.base() + "/"))
+                    .text();
+            assertThat(csv.lines()).hasSize(4);
+            assertThat(csv).startsWith("key,crop,variety,standing,reason");
+            page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+            assertThat(page.locator(".siderow").first().isVisible()).isTrue();
+            assertThat(page.locator(".foot").first().isVisible())
+                    .as("no buttons on paper")
+                    .isFalse();
+            page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
+            page.navigate(base + "partners");
+            assertThat(number(page)).isZero();
+        }
+    }
+
+    private static double number(Page page) {
+        return ((Number) page.evaluate("() => document.documentElement.scrollWidth - innerWidth")).doubleValue();
+    }
+}

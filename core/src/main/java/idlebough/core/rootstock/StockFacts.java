@@ -1,0 +1,49 @@
+package idlebough.core.rootstock;
+
+import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.VarietyTypes;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
+import idlebough.core.measure.Quantity;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** What the catalogue holds of a stock beside its size and its bearing of the ground. What is not known is absent. */
+public final class StockFacts {
+    private static final List<String> SUCKERS = List.of("none", "few", "some", "many");
+    private static final List<String> HOLD = List.of("poorly", "fairly", "well", "very well");
+    private static final List<String> HURT = List.of("hardly at all", "little", "somewhat", "badly");
+
+    private StockFacts() {}
+
+    /** Each by what it is a value of. */
+    public static Map<String, Phrase> of(Rootstock stock) {
+        Rootstock.Traits traits = stock.traits();
+        Map<String, Phrase> facts = new LinkedHashMap<>();
+        traits.coldCelsius()
+                .ifPresent(cold -> facts.put(
+                        "Roots are badly hurt in soil of", Phrase.of("{}", Amount.of(cold, Quantity.TEMPERATURE))));
+        traits.life()
+                .ifPresent(years -> facts.put(
+                        "A tree on it is kept",
+                        Phrase.of("{} to {} years", Amount.count(years.low()), Amount.count(years.high()))));
+        if (!traits.ills().isEmpty()) {
+            facts.put(
+                    "Ills hurt it",
+                    Phrase.of(traits.ills().entrySet().stream()
+                            .map(ill ->
+                                    VarietyTypes.ill(ill.getKey()).orElseThrow().words() + " "
+                                            + HURT.get(ill.getValue()))
+                            .collect(Collectors.joining(", "))));
+        }
+        traits.suckers().ifPresent(many -> facts.put("Suckers", Phrase.of(SUCKERS.get(many))));
+        traits.anchorage().ifPresent(hold -> facts.put("Holds in the ground", Phrase.of(HOLD.get(hold))));
+        if (!stock.told().points().isEmpty()) {
+            facts.put("Also", Phrase.of(stock.told().points()));
+        }
+        facts.put("How sure", Phrase.of(stock.told().certainty().word() + ", from memory"));
+        return facts;
+    }
+}
