@@ -27,6 +27,7 @@ public final class PartnerRepairs {
 
     private static final int MOST_PLACES = 25;
     private static final String LONGEST = "2s";
+    private static final int STEPS = 100;
 
     private final PartnerWeb web;
     private final List<Variety> candidates;
@@ -39,8 +40,9 @@ public final class PartnerRepairs {
      * @param variety to add as a tree beside one that stands, or to graft as a branch on it
      * @param beside the tree beside which it serves most
      * @param mends the trees that it gives a partner
+     * @param surely whether it would do so too if their bloom were told one step wrong
      */
-    public record Repair(Variety variety, Flowering beside, List<Flowering> mends) {
+    public record Repair(Variety variety, Flowering beside, List<Flowering> mends, boolean surely) {
         static final Comparator<Repair> MOST_FIRST =
                 Comparator.comparingInt((Repair repair) -> -repair.mends().size());
     }
@@ -88,15 +90,18 @@ public final class PartnerRepairs {
 
     private List<Repair> places(Variety candidate, List<Wanting> kind) {
         return places(kind).stream()
-                .map(beside -> new Repair(
-                        candidate,
-                        beside,
-                        kind.stream()
-                                .filter(want -> mends(candidate, beside.place(), want.tree()))
-                                .map(Wanting::tree)
-                                .toList()))
+                .map(beside -> repair(candidate, beside, kind))
                 .filter(repair -> !repair.mends().isEmpty())
                 .toList();
+    }
+
+    private Repair repair(Variety candidate, Flowering beside, List<Wanting> kind) {
+        List<Flowering> mended = kind.stream()
+                .map(Wanting::tree)
+                .filter(tree -> mends(candidate, beside.place(), tree))
+                .toList();
+        return new Repair(
+                candidate, beside, mended, mended.stream().allMatch(tree -> surely(candidate, beside.place(), tree)));
     }
 
     /** Trees beside which a partner is tried: the lonely ones, but none so near to an earlier one that it serves both. */
@@ -116,17 +121,30 @@ public final class PartnerRepairs {
         if (candidate.key().equals(tree.variety().key())) {
             return false;
         }
+        double score = score(candidate, place, tree).value();
+        Neighbourhood around = web.around(tree);
+        if (tree.variety().triploid()) {
+            boolean known = around.giving().stream()
+                    .anyMatch(link -> link.partner().variety().key().equals(candidate.key()));
+            return score >= PartnerScore.THIN && !known;
+        }
+        return together(around.set(), score) >= PartnerScore.GOOD;
+    }
+
+    private boolean surely(Variety candidate, Optional<Point> place, Flowering tree) {
+        double worse = score(candidate, place, tree).oneStepWorse(tree.variety());
+        return together(web.around(tree).worseSet(), worse) >= PartnerScore.GOOD + TABLE.halfWidth("partner");
+    }
+
+    private PartnerScore score(Variety candidate, Optional<Point> place, Flowering tree) {
         double apart = place.isEmpty() || tree.place().isEmpty()
                 ? 0
                 : place.get().distance(tree.place().get());
-        double score = web.score(tree.variety(), candidate, apart).value();
-        Neighbourhood around = web.around(tree);
-        boolean known = around.giving().stream()
-                .anyMatch(link -> link.partner().variety().key().equals(candidate.key()));
-        if (tree.variety().triploid()) {
-            return score >= PartnerScore.THIN && !known;
-        }
-        return 1 - (1 - around.set()) * (1 - score) >= PartnerScore.GOOD;
+        return web.score(tree.variety(), candidate, apart);
+    }
+
+    private static double together(double set, double score) {
+        return 1 - (1 - set) * (1 - score);
     }
 
     /** The fewest that give every tree that can be mended what it wants; empty when none can be. */
@@ -144,11 +162,12 @@ public final class PartnerRepairs {
                         .post();
             }
         }
-        var cost = model.intVar("cost", 0, all.size() * (all.size() + 1));
+        var cost = model.intVar("cost", 0, all.size() * STEPS * (all.size() + 2) * 2);
         int[] weights = new int[all.size()];
         for (int i = 0; i < weights.length; i++) {
-            // One fewer outweighs any place in the order.
-            weights[i] = all.size() + 1 + candidates.indexOf(all.get(i).variety()) * all.size() / candidates.size() / 2;
+            // One fewer outweighs what is sure, and that any place in the order.
+            int place = candidates.indexOf(all.get(i).variety()) * STEPS / candidates.size();
+            weights[i] = STEPS * (all.size() + 1) * 2 + (all.get(i).surely() ? 0 : STEPS) + place;
         }
         model.scalar(taken, weights, "=", cost).post();
         model.getSolver().limitTime(LONGEST);
@@ -178,7 +197,8 @@ public final class PartnerRepairs {
     /** Without those that mend no more than two varieties that are preferred, since some trees want two. */
     private List<Repair> undominated(List<Repair> all) {
         List<Repair> byPreference = all.stream()
-                .sorted(Comparator.comparingInt((Repair repair) -> candidates.indexOf(repair.variety()))
+                .sorted(Comparator.comparing((Repair repair) -> !repair.surely())
+                        .thenComparingInt(repair -> candidates.indexOf(repair.variety()))
                         .thenComparing(Repair.MOST_FIRST))
                 .toList();
         List<Repair> kept = new ArrayList<>();

@@ -70,11 +70,22 @@ class PartnerRepairsTest {
 
     @Test
     void theFewestAreTakenFromThosePreferred() {
-        // Golden and Gala share one of two alleles; both serve Cox, so the first of the order is taken alone.
-        PartnerRepairs repairs = new PartnerRepairs(web("apple-cox@0"), candidates("apple-gala", "apple-golden"));
+        // Neither Idared 3/7 nor Golden Delicious 2/3 shares an allele with Cox 5/9: the first of the order is taken.
+        PartnerRepairs repairs = new PartnerRepairs(web("apple-cox@0"), candidates("apple-idared", "apple-golden"));
         assertThat(repairs.fewest())
                 .extracting(repair -> repair.variety().key())
-                .containsExactly("apple-gala");
+                .containsExactly("apple-idared");
+    }
+
+    /** Black Tartarian’s clones differ and its alleles are left open: what is known to fit goes before it. */
+    @Test
+    void whatIsSureGoesBeforeWhatIsPreferred() {
+        assertThat(new PartnerRepairs(web("cherry-bing@0"), candidates("cherry-tartarian", "cherry-van")).fewest())
+                .singleElement()
+                .satisfies(repair -> {
+                    assertThat(repair.variety().key()).isEqualTo("cherry-van");
+                    assertThat(repair.surely()).isTrue();
+                });
     }
 
     @Test
