@@ -238,7 +238,8 @@ public record Comparison(
 
         List<Tick> ticks() {
             double step = Math.pow(10, Math.floor(Math.log10(high - low)));
-            step = (high - low) / step < 3 ? step / 2 : step;
+            double times = (high - low) / step;
+            step *= times > 5 ? 2 : times < 2 ? 0.5 : 1;
             List<Tick> ticks = new ArrayList<>();
             for (double at = Math.ceil(low / step) * step; at <= high; at += step) {
                 ticks.add(new Tick(String.valueOf(Math.round(at)), x(at)));

@@ -120,6 +120,7 @@ public final class VarietyRules {
                 .with("certainty", variety.chillCertainty().word())
                 .with("met", Amount.count(match.met()))
                 .with("winters", Amount.count(match.winters()))
+                .variant(match.share() >= TABLE.value("chill") ? "range" : "")
                 .remedies(List.of(seeOthers("remedy.less-chill", variety)))
                 .judge(
                         Measured.of(
