@@ -82,11 +82,17 @@ public final class VarietyRules {
     }
 
     /**
-     * How often its chill is met; empty where winters are too few to say a share or so cold that none is wanting, or no
-     * chill is needed.
+     * How often its chill is met; empty where winters are too few to say a share or so cold that a short sum says
+     * nothing, or no chill is needed.
      */
     static Optional<ChillMatch> match(Variety variety, WinterLedger winters) {
-        return variety.chillNeed() > 0 && !freeze(winters) && winters.usable().size() >= TABLE.value("share-from")
+        return counted(variety, winters)
+                .filter(match ->
+                        !freeze(winters) || share(variety, match, winters).isSound());
+    }
+
+    private static Optional<ChillMatch> counted(Variety variety, WinterLedger winters) {
+        return variety.chillNeed() > 0 && winters.usable().size() >= TABLE.value("share-from")
                 ? Optional.of(ChillMatch.of(variety.chillNeed(), winters.totals(variety.chillModel())))
                 : Optional.empty();
     }
@@ -100,15 +106,15 @@ public final class VarietyRules {
     }
 
     private static Finding chill(Variety variety, WinterLedger winters) {
-        if (freeze(winters)) {
-            return FROZEN.about(Subject.variety(variety.key()))
-                    .with("variety", variety.name())
-                    .with("coldest", Amount.of(winters.coldestMonth(), TEMPERATURE))
-                    .stands(Standing.SOUND, TABLE.source("frozen"));
-        }
-        return match(variety, winters)
+        Finding counted = counted(variety, winters)
                 .map(match -> share(variety, match, winters))
                 .orElseGet(() -> record(variety, winters));
+        return counted.isSound() || !freeze(winters)
+                ? counted
+                : FROZEN.about(Subject.variety(variety.key()))
+                        .with("variety", variety.name())
+                        .with("coldest", Amount.of(winters.coldestMonth(), TEMPERATURE))
+                        .stands(Standing.SOUND, TABLE.source("frozen"));
     }
 
     private static Finding share(Variety variety, ChillMatch match, WinterLedger winters) {
@@ -216,8 +222,8 @@ public final class VarietyRules {
         boolean own =
                 springs.fit().map(fit -> fit.dates().size() >= HeatFit.ENOUGH).orElse(false);
         double shift = TABLE.value(own ? "bloom-shift.own" : "bloom-shift");
-        long earlier = springs.shifted(1 - shift).hit(VarietySprings.FELT);
-        long later = springs.shifted(1 + shift).hit(VarietySprings.FELT);
+        long earlier = springs.hitShifted(1 - shift);
+        long later = springs.hitShifted(1 + shift);
         // Wilson's interval of the share, and what another mean date of bloom would change.
         double[] flags = new double[n];
         Arrays.fill(flags, 0, (int) hit, 1);

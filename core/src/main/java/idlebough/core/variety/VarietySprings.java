@@ -13,7 +13,9 @@ import idlebough.core.winter.HeatFit;
 import idlebough.core.winter.SpringHours;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The springs of one variety at one site: when it would have bloomed in each, and what the frost would have taken.
@@ -22,9 +24,15 @@ import java.util.Optional;
  * @param fit the grower's own dates; empty when none can be used
  * @param blooms one for each spring whose bloom is known, oldest first
  * @param frosts the worst night of each, in the same order; empty when the crop's critical temperatures are not known
+ * @param shifts what was reckoned of shifted clocks, for all varieties of this one
  */
 public record VarietySprings(
-        Variety variety, BloomClock clock, Optional<HeatFit> fit, List<Bloom> blooms, List<FrostKill.Spring> frosts) {
+        Variety variety,
+        BloomClock clock,
+        Optional<HeatFit> fit,
+        List<Bloom> blooms,
+        List<FrostKill.Spring> frosts,
+        Map<Double, Long> shifts) {
     /** A night that takes this share of the blossom is felt in the crop. */
     public static final double FELT = 0.5;
 
@@ -58,7 +66,18 @@ public record VarietySprings(
                 blooms,
                 stages.isEmpty()
                         ? List.of()
-                        : blooms.stream().map(b -> FrostKill.of(b, stages)).toList());
+                        : blooms.stream().map(b -> FrostKill.of(b, stages)).toList(),
+                new ConcurrentHashMap<>());
+    }
+
+    /** The same springs of another variety that keeps the same clock. */
+    VarietySprings of(Variety other) {
+        return new VarietySprings(other, clock, fit, blooms, frosts, shifts);
+    }
+
+    /** Springs that are hit where the clock needs so much more, or less, of the heat; reckoned once. */
+    long hitShifted(double factor) {
+        return shifts.computeIfAbsent(factor, same -> shifted(factor).hit(FELT));
     }
 
     /** The same springs with a clock that needs so much more, or less, of the heat. */

@@ -14,6 +14,7 @@ import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
+import idlebough.core.winter.BloomClock;
 import idlebough.core.winter.Exposure;
 import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
@@ -34,6 +35,7 @@ public final class VarietyStage implements Stage {
     private final Set<String> placed;
     private final Map<String, VarietyVerdict> verdicts;
     private final Map<Asked, Optional<VarietySprings>> springs;
+    private final Map<Clocked, Optional<VarietySprings>> byClock;
     private final Map<String, RipeWindow> ripe = new ConcurrentHashMap<>();
     private final Lazy<Harvest> harvest = Lazy.of(this::brings);
     private final Lazy<List<VarietyVerdict>> ranked = Lazy.of(this::rank);
@@ -65,10 +67,14 @@ public final class VarietyStage implements Stage {
 
     private record Asked(String variety, Exposure exposure) {}
 
+    private record Clocked(BloomClock clock, String like, Exposure exposure) {}
+
     private VarietyStage(Input input, VarietyStage before) {
         this.input = input;
         verdicts = before != null && before.input.judgesAs(input) ? before.verdicts : new ConcurrentHashMap<>();
-        springs = before != null && before.input.springsAs(input) ? before.springs : new ConcurrentHashMap<>();
+        boolean sameSprings = before != null && before.input.springsAs(input);
+        springs = sameSprings ? before.springs : new ConcurrentHashMap<>();
+        byClock = sameSprings ? before.byClock : new ConcurrentHashMap<>();
         chosen = new LinkedHashSet<>();
         input.choices().forEach(choice -> chosen.add(choice.variety()));
         placed = input.stands().stream().map(stand -> stand.variety().key()).collect(Collectors.toSet());
@@ -151,9 +157,22 @@ public final class VarietyStage implements Stage {
      * Empty where bloom cannot be predicted for its crop.
      */
     public Optional<VarietySprings> springs(Variety variety, Exposure exposure) {
-        return springs.computeIfAbsent(
-                new Asked(variety.key(), exposure),
-                same -> VarietySprings.of(variety, input.winters().springs(exposure), seen(variety.key())));
+        return springs.computeIfAbsent(new Asked(variety.key(), exposure), same -> {
+            List<LocalDate> days = seen(variety.key());
+            return days.isEmpty()
+                    ? alike(variety, exposure)
+                    : VarietySprings.of(variety, input.winters().springs(exposure), days);
+        });
+    }
+
+    /** Varieties of one clock bloom alike, and frost finds them alike: reckoned once for all of them. */
+    private Optional<VarietySprings> alike(Variety variety, Exposure exposure) {
+        return BloomClock.of(variety)
+                .flatMap(clock -> byClock.computeIfAbsent(
+                                new Clocked(clock, variety.crop().like(), exposure),
+                                same -> VarietySprings.of(
+                                        variety, input.winters().springs(exposure), List.of()))
+                        .map(springs -> springs.of(variety)));
     }
 
     /** When a variety ripens here. */
