@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 @ExtendWith(Running.class)
 class CrawlTest {
     private static final Pattern LINK = Pattern.compile("href=\"(/(?!css|js|vendor|sign|favicon)[^\"#]*)");
-    private static final int MOST = 3000;
+    private static final int MOST = 8000;
 
     @ParameterizedTest
     @CsvSource({"OWNER,METRIC", "OWNER,US", "READER,METRIC"})
