@@ -4,6 +4,12 @@ for (const words of document.querySelectorAll('[data-strength]')) {
   const form = field.form;
   const empty = words.textContent;
   let waiting = 0;
+  let asking = new AbortController();
+  // What is sent begins a session; a question from before it would be refused.
+  form.addEventListener('submit', () => {
+    clearTimeout(waiting);
+    asking.abort();
+  });
   field.addEventListener('input', () => {
     clearTimeout(waiting);
     waiting = setTimeout(() => {
@@ -13,7 +19,8 @@ for (const words of document.querySelectorAll('[data-strength]')) {
       }
       const own = ['name', 'person'].map((name) => (form.elements[name] ? form.elements[name].value : '')).join('\n');
       const body = new URLSearchParams({ password: field.value, own, _csrf: form.elements._csrf.value });
-      fetch('/strength', { method: 'POST', body })
+      asking = new AbortController();
+      fetch('/strength', { method: 'POST', body, signal: asking.signal })
         .then((answer) => (answer.ok ? answer.text() : empty))
         .then((said) => {
           words.textContent = said;

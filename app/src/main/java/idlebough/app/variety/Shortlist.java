@@ -25,7 +25,7 @@ import org.springframework.web.util.UriComponentsBuilder;
  */
 public record Shortlist(
         String crop, String words, boolean hideStops, boolean all, Wishes wishes, List<VarietyVerdict> listed) {
-    private static final int FIRST = 30;
+    private static final int FIRST = 400;
 
     static Shortlist of(VarietyStage stage, Map<String, String> asked) {
         String typed = asked.getOrDefault("crop", "");
