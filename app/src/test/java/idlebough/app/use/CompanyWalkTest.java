@@ -100,6 +100,8 @@ class CompanyWalkTest {
             page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
             page.navigate(base + "partners");
             assertThat(number(page)).isZero();
+            // The next walk is in metres, as the demo begins.
+            page.locator("form.seg button:has-text('m')").first().click();
         }
     }
 
