@@ -96,6 +96,11 @@ public record Comparison(
         return FROST;
     }
 
+    /** The question that asks for the same ones, without a question mark. */
+    public String query() {
+        return rows.stream().map(row -> "v=" + row.verdict().variety().key()).collect(Collectors.joining("&"));
+    }
+
     static Comparison of(PlanView plan, Reader say, List<VarietyVerdict> compared) {
         VarietyStage stage = plan.evaluation().varieties();
         ChillModel model = compared.stream()
