@@ -29,7 +29,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 2)
+@Warmup(iterations = 6, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class CompanyBench {
     private static final int VARIETIES = 300;

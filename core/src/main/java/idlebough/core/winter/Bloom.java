@@ -42,7 +42,7 @@ public record Bloom(SpringHours spring, BloomClock clock, Optional<Open> floweri
     }
 
     /** The first hour at whose end so much is reached; −1 for none. */
-    private static int reached(double[] sums, double much) {
+    static int reached(double[] sums, double much) {
         int low = 0;
         int high = sums.length;
         while (low < high) {

@@ -39,8 +39,16 @@ public final class FrostKill {
         /** Share killed by half an hour at a temperature: a logistic curve through both points. */
         public double killed(double celsius) {
             double middle = (tenth + most) / 2;
-            double steep = 2 * Math.log(9) / (tenth - most);
-            return 1 / (1 + Math.exp(steep * (celsius - middle)));
+            return 1 / (1 + Math.exp(steep() * (celsius - middle)));
+        }
+
+        private double steep() {
+            return 2 * Math.log(9) / (tenth - most);
+        }
+
+        /** From here up a night takes less than is told, °C. */
+        private double harmless() {
+            return (tenth + most) / 2 + Math.log(1 / LEAST - 1) / steep();
         }
     }
 
@@ -74,21 +82,30 @@ public final class FrostKill {
         SpringHours spring = bloom.spring();
         double last = stages.get(stages.size() - 1).fraction() + AFTER;
         double[] forced = spring.forced(bloom.clock().half());
-        for (int h = MORNING; h < forced.length; h += HOURS) {
+        double harmless =
+                stages.stream().mapToDouble(Stage::harmless).max().orElseThrow();
+        int opens = Bloom.reached(forced, stages.get(0).fraction() * bloom.clock().need());
+        if (opens < 0) {
+            return worst;
+        }
+        // The first morning at which the first stage is reached.
+        int morning = MORNING + Math.max(0, Math.floorDiv(opens - MORNING + HOURS - 1, HOURS)) * HOURS;
+        for (int h = morning; h < forced.length; h += HOURS) {
             double fraction = forced[h] / bloom.clock().need();
             if (fraction > last) {
                 break;
             }
-            Stage stage = null;
+            DailyExtremes day = spring.hours().days().get(h / HOURS);
+            if (day.minimum() > harmless) {
+                continue;
+            }
+            Stage stage = stages.get(0);
             for (Stage each : stages) {
                 stage = fraction >= each.fraction() ? each : stage;
             }
-            DailyExtremes day = spring.hours().days().get(h / HOURS);
-            if (stage != null) {
-                double killed = stage.killed(day.minimum());
-                if (killed > Math.max(LEAST, worst.worst())) {
-                    worst = new Spring(bloom.year(), killed, Optional.of(new Night(day.date(), day.minimum(), stage)));
-                }
+            double killed = stage.killed(day.minimum());
+            if (killed > Math.max(LEAST, worst.worst())) {
+                worst = new Spring(bloom.year(), killed, Optional.of(new Night(day.date(), day.minimum(), stage)));
             }
         }
         return worst;
