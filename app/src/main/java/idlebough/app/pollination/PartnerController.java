@@ -2,13 +2,16 @@ package idlebough.app.pollination;
 
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Scope;
+import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
+import idlebough.app.web.Sheet;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
 import idlebough.core.pollination.BloomTimes;
 import idlebough.core.pollination.CommonBloom;
 import idlebough.core.pollination.Flowering;
@@ -17,6 +20,8 @@ import idlebough.core.pollination.PartnerLosses;
 import idlebough.core.pollination.PartnerRepairs;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.pollination.PartnerWeb;
+import idlebough.core.pollination.PollinizerShare;
+import idlebough.core.site.Stand;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
@@ -27,6 +32,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -109,6 +115,36 @@ public class PartnerController {
         }
     }
 
+    /**
+     * A repair, and how it may be done without another tree.
+     *
+     * @param instead of it
+     */
+    public record Mending(PartnerRepairs.Repair repair, PartnerRepairs.Instead instead) {}
+
+    /** A block of trees as the grower asks for it, and where its pollinizers stand. */
+    public record Block(int rows, int trees, List<PollinizerShare.Place> places) {
+        private static final int MOST = 60;
+
+        static Block of(String rows, String trees) {
+            return rows.matches("[1-9][0-9]?") && trees.matches("[1-9][0-9]?")
+                    ? of(Math.min(MOST, Integer.parseInt(rows)), Math.min(MOST, Integer.parseInt(trees)))
+                    : of(9, 12);
+        }
+
+        private static Block of(int rows, int trees) {
+            return new Block(rows, trees, PollinizerShare.grid(rows, trees));
+        }
+
+        public boolean holds(int row, int place) {
+            return places.contains(new PollinizerShare.Place(row, place));
+        }
+
+        public double percent() {
+            return 100.0 * places.size() / rows / trees;
+        }
+    }
+
     private static String sub(Flowering picked) {
         Variety variety = picked.variety();
         String pollen = variety.selfFruitful() >= 1
@@ -125,9 +161,14 @@ public class PartnerController {
             @RequestParam(required = false) String tree,
             @RequestParam(required = false) String partner,
             @RequestParam(required = false) String mend,
-            @RequestParam(defaultValue = "") String days) {
+            @RequestParam(defaultValue = "") String days,
+            @RequestParam(defaultValue = "") String show,
+            @RequestParam(defaultValue = "") String blockRows,
+            @RequestParam(defaultValue = "") String blockTrees) {
         PlanView plan = pages.open(model, scope, StagePage.PARTNERS);
         PartnerWeb web = plan.evaluation().partners().web();
+        model.addAttribute("plot", plan.plot());
+        boolean onPlan = show.equals("plan") && plan.plot() != null;
         List<Flowering> all = web.trees();
         Flowering picked = tree == null
                 ? all.stream()
@@ -167,7 +208,16 @@ public class PartnerController {
             model.addAttribute("losses", PartnerLosses.of(web));
             PartnerRepairs repairs = new PartnerRepairs(web, mayBePlanted(varieties));
             model.addAttribute("lonely", repairs.lonely());
-            model.addAttribute("repairs", repairs.lonely().isEmpty() ? List.of() : repairs.fewest());
+            model.addAttribute("repairs", mendings(repairs, spares(plan, web)));
+            model.addAttribute("grafts", grafts(plan, picked));
+            model.addAttribute("block", Block.of(blockRows, blockTrees));
+            model.addAttribute("show", onPlan ? "plan" : "bloom");
+            if (onPlan) {
+                Sheet sheet = Sheet.of(plan.plot(), 726, 660);
+                model.addAttribute("sheet", sheet);
+                model.addAttribute("marks", GroundDrawing.of(plan, sheet, reader));
+                model.addAttribute("map", PartnerMap.of(web, picked, sheet));
+            }
             model.addAttribute("choices", wanted(plan));
             model.addAttribute(
                     "dust",
@@ -199,6 +249,54 @@ public class PartnerController {
         }
         return "pollination/partners";
     }
+
+    private static List<Mending> mendings(PartnerRepairs repairs, List<PartnerRepairs.Spare> spares) {
+        return repairs.lonely().isEmpty()
+                ? List.of()
+                : repairs.fewest().stream()
+                        .map(repair -> new Mending(repair, repairs.instead(repair, spares)))
+                        .toList();
+    }
+
+    /** Choices of which several are wanted, then planned trees whose variety has another tree in the plan. */
+    private static List<PartnerRepairs.Spare> spares(PlanView plan, PartnerWeb web) {
+        Map<String, Long> trees = web.trees().stream()
+                .filter(tree -> !tree.graft())
+                .collect(Collectors.groupingBy(tree -> tree.variety().key(), Collectors.counting()));
+        List<PartnerRepairs.Spare> spares = new ArrayList<>();
+        web.trees().forEach(tree -> {
+            if (tree.subject().kind() == Subject.Kind.CHOICE) {
+                plan.rows()
+                        .choice(tree.id())
+                        .filter(choice -> choice.wanted() > 1)
+                        .ifPresent(choice -> spares.add(new PartnerRepairs.Spare(tree, true)));
+            } else if (!tree.graft()
+                    && trees.get(tree.variety().key()) > 1
+                    && plan.tree(tree.id()).toPlant()) {
+                spares.add(new PartnerRepairs.Spare(tree, false));
+            }
+        });
+        return spares;
+    }
+
+    /** What can be grafted on the picked tree, and what is. */
+    private static Grafts grafts(PlanView plan, Flowering picked) {
+        if (picked.subject().kind() != Subject.Kind.TREE) {
+            return null;
+        }
+        Stand stand = plan.evaluation().stand(picked.subject().id()).orElseThrow(NotFound::new);
+        return new Grafts(
+                stand,
+                plan.evaluation().varieties().catalogue().varieties().stream()
+                        .filter(variety ->
+                                variety.crop().like().equals(stand.crop().like())
+                                        && !variety.equals(stand.variety())
+                                        && !stand.grafts().contains(variety))
+                        .toList());
+    }
+
+    /** @param offered varieties that take on it */
+    public record Grafts(Stand stand, List<Variety> offered) {}
 
     private static int commonDays(String typed) {
         return typed.matches("[1-9]|1[0-4]")

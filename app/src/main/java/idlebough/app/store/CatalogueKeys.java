@@ -57,6 +57,7 @@ final class CatalogueKeys {
 
     private void tree(TreeRow row) {
         variety(row.what().varietyKey(), "a tree");
+        row.what().branches().forEach(key -> variety(key, "a branch"));
         stock(row.what().rootstockKey(), "a tree");
     }
 

@@ -121,7 +121,9 @@ public final class OrchardOfRows {
                 peg.label(),
                 new Point(peg.x(), peg.y()),
                 new Tree.Kind(
-                        row.what().varietyKey(), Optional.ofNullable(row.what().rootstockKey())),
+                        row.what().varietyKey(),
+                        Optional.ofNullable(row.what().rootstockKey()),
+                        row.what().branches()),
                 new NurseryTree(
                         nursery.form(),
                         nursery.ballDiameter(),

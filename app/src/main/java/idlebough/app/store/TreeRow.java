@@ -4,6 +4,7 @@ import idlebough.core.crop.Form;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Tree;
 import java.time.LocalDate;
+import java.util.List;
 
 /**
  * A tree, planned or standing, at a peg.
@@ -13,8 +14,21 @@ import java.time.LocalDate;
 public record TreeRow(RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life)
         implements Row {
 
-    /** @param rootstockKey null while none is chosen */
-    public record What(String varietyKey, String rootstockKey) {}
+    /**
+     * @param rootstockKey null while none is chosen
+     * @param grafts keys of other varieties that it bears as branches, with commas between; null for none
+     */
+    public record What(String varietyKey, String rootstockKey, String grafts) {
+        /** Of one variety. */
+        public What(String varietyKey, String rootstockKey) {
+            this(varietyKey, rootstockKey, null);
+        }
+
+        /** Keys of the varieties that it bears as branches. */
+        public List<String> branches() {
+            return grafts == null || grafts.isEmpty() ? List.of() : List.of(grafts.split(","));
+        }
+    }
 
     /**
      * As it comes, m.

@@ -39,8 +39,8 @@ class CompanyWalkTest {
                     .contains("has no partner that serves it")
                     .contains("The fewest that mend it");
             tab.calm("partners of a lone tree");
-            Locator add = page.locator("table button:has-text('Add it')").first();
-            String named = add.getAttribute("aria-label").replace("Add it: ", "");
+            Locator add = page.locator("button:has-text('Add it')").first();
+            String named = add.getAttribute("aria-label").replaceFirst(".*: ", "");
             add.click();
             page.waitForURL("**/partners?tree=*");
             assertThat(text(page, "#figures"))
@@ -58,6 +58,28 @@ class CompanyWalkTest {
             tab.calm("a table with a bad row");
             page.navigate(base + "varieties?q=grandmother");
             assertThat(text(page, "h1")).isEqualTo("Grandmother, sweet cherry");
+        }
+    }
+
+    /** A branch goes on a tree and off again; the web on the plan shows the tree picked and where its pollen comes from. */
+    @Test
+    void aBranchGoesOnAndOff() {
+        try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
+            Page page = tab.page;
+            page.navigate(Running.base() + "/sign-in");
+            page.click("#demo");
+            open(page, "Quillane");
+            String base = base(page);
+            page.navigate(base + "partners?show=plan");
+            assertThat(page.locator("a .knot.here").count()).isEqualTo(1);
+            assertThat(page.locator("path.d-common").getAttribute("d")).contains("M");
+            tab.calm("the web on the plan");
+            page.locator("summary:has-text('Branches of other varieties')").click();
+            page.selectOption("select[aria-label='Variety of the branch']", "apple-liberty");
+            press(page, "Graft a branch of it");
+            assertThat(text(page, "table.partners")).contains("branch ‘Liberty’");
+            press(page, "Take off ‘Liberty’");
+            assertThat(text(page, "table.partners")).doesNotContain("Liberty");
         }
     }
 

@@ -22,6 +22,7 @@ import org.apache.commons.csv.CSVRecord;
  * {@code rootstock/graft_fit.csv}.
  */
 public final class Catalogue {
+    private static final String SPORT = "sport_of";
     private static final Catalogue SHIPPED = read();
     private final Shelf shelf;
     private final Map<String, Double> ownChill;
@@ -47,14 +48,9 @@ public final class Catalogue {
         Map<String, Rootstock> stocks = new LinkedHashMap<>(shelf.rootstocks());
         for (OwnEntry entry : own) {
             if (entry.what() == OwnEntry.What.VARIETY) {
-                all.put(
-                        entry.key(),
-                        variety(
-                                laid(shelf.varietyCells().get(entry.key()), entry),
-                                entry.cells().keySet(),
-                                shelf.crops()));
+                all.put(entry.key(), variety(laid(entry), entry.cells().keySet(), shelf.crops()));
             } else {
-                stocks.put(entry.key(), rootstock(laid(shelf.stockCells().get(entry.key()), entry), shelf.crops()));
+                stocks.put(entry.key(), rootstock(laid(entry), shelf.crops()));
             }
         }
         ownChill.forEach((key, need) -> all.computeIfPresent(key, (same, shipped) -> shipped.withChill(need)));
@@ -68,10 +64,35 @@ public final class Catalogue {
                                 .add(stock)));
     }
 
+    /** What an own row is laid over: the shipped one of its key, else that of which it is a sport; null for none. */
+    private Map<String, String> base(OwnEntry entry) {
+        Map<String, String> shipped =
+                (entry.what() == OwnEntry.What.VARIETY ? shelf.varietyCells() : shelf.stockCells()).get(entry.key());
+        return shipped != null || entry.what() == OwnEntry.What.ROOTSTOCK
+                ? shipped
+                : shelf.varietyCells().get(parent(entry));
+    }
+
+    /** Key of the shipped variety of which a row is a sport, told by its key or its name; empty for none. */
+    private String parent(OwnEntry entry) {
+        String told = entry.cells().getOrDefault(SPORT, "");
+        return shelf.varietyCells().containsKey(told)
+                ? told
+                : shelf.varieties().values().stream()
+                        .filter(variety -> variety.name().equalsIgnoreCase(told))
+                        .map(Variety::key)
+                        .findFirst()
+                        .orElse("");
+    }
+
     /** The cells of an own row, over those of the shipped one where it has one. */
-    private static Map<String, String> laid(Map<String, String> shipped, OwnEntry entry) {
-        Map<String, String> cells = new LinkedHashMap<>(shipped == null ? Map.of() : shipped);
+    private Map<String, String> laid(OwnEntry entry) {
+        Map<String, String> below = base(entry);
+        Map<String, String> cells = new LinkedHashMap<>(below == null ? Map.of() : below);
         cells.putAll(entry.cells());
+        if (cells.containsKey(SPORT)) {
+            cells.put(SPORT, parent(entry));
+        }
         cells.put("key", entry.key());
         return cells;
     }
@@ -111,8 +132,7 @@ public final class Catalogue {
         return own.stream()
                 .filter(entry -> entry.what() == what && entry.key().equals(key))
                 .findFirst()
-                .map(entry -> laid(
-                        (what == OwnEntry.What.VARIETY ? shelf.varietyCells() : shelf.stockCells()).get(key), entry))
+                .map(entry -> laid(entry))
                 .orElseGet(() -> shippedCells(what, key));
     }
 
@@ -122,7 +142,11 @@ public final class Catalogue {
      * @throws BadCell with a sentence for the grower
      */
     public void check(OwnEntry entry) {
-        Map<String, String> cells = laid(shippedCells(entry.what(), entry.key()), entry);
+        Map<String, String> cells = laid(entry);
+        String told = entry.cells().getOrDefault(SPORT, "");
+        if (!told.isEmpty() && parent(entry).isEmpty()) {
+            throw new BadCell(SPORT, "“" + told + "” is no variety that the catalogue ships.");
+        }
         if (entry.what() == OwnEntry.What.VARIETY) {
             variety(cells, entry.cells().keySet(), shelf.crops());
         } else {

@@ -17,6 +17,9 @@ import java.util.Optional;
 public record Ripening(
         MonthDay from, MonthDay to, Optional<Double> latitude, Optional<Span> afterBloom, Optional<Double> keepsWeeks) {
     private static final int ANY_YEAR = 2001;
+    /** Some time in the year. */
+    static final Ripening ANY =
+            new Ripening(MonthDay.of(1, 1), MonthDay.of(12, 31), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** From least to most. */
     public record Span(double low, double high) {

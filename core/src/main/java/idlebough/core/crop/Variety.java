@@ -30,6 +30,7 @@ public record Variety(
         String uses,
         String origin,
         Set<String> own) {
+    private static final String UNKNOWN = "unknown-";
 
     /**
      * A chilling requirement.
@@ -62,6 +63,7 @@ public record Variety(
      * @param selfFruitful 0 sets nothing alone, 1 a full crop
      * @param givesPollen whether its pollen can serve another
      * @param type key of {@code variety/types.csv} within its crop; empty for none
+     * @param sportOf key of the variety of which it is a bud sport and whose genes it carries; empty for none
      */
     public record Blossom(
             char group,
@@ -71,7 +73,8 @@ public record Variety(
             String shown,
             double selfFruitful,
             boolean givesPollen,
-            String type) {}
+            String type,
+            String sportOf) {}
 
     /**
      * @param vigour factor on the crop's size: 0.7 weak, 1, 1.2 strong
@@ -83,6 +86,31 @@ public record Variety(
         public Month ripeNorth() {
             return ripening.middle();
         }
+    }
+
+    /** Of a tree of which nobody knows the variety: what its crop tells, and no more. */
+    public static Variety unknown(Crop crop) {
+        return new Variety(
+                UNKNOWN + crop.key(),
+                crop,
+                "variety not known",
+                ChillNeed.of(0, ChillModel.PORTIONS, Certainty.WEAK, false),
+                new Blossom((char) 0, Optional.empty(), 2, "", "", crop.bloom().selfFruitful(), true, "", ""),
+                new Habit(1, Ripening.ANY, crop.coldCelsius()),
+                Map.of(),
+                "",
+                "",
+                Set.of());
+    }
+
+    /** Whether its name is known. */
+    public boolean isNamed() {
+        return !key.startsWith(UNKNOWN);
+    }
+
+    /** Key of the variety whose genes it carries: its own, or that of which it is a sport. */
+    public String genes() {
+        return blossom.sportOf().isEmpty() ? key : blossom.sportOf();
     }
 
     /** “plum ‘Stanley’” */

@@ -39,6 +39,7 @@ public final class VarietyCells {
             "cold_c",
             "ills",
             "uses",
+            "sport_of",
             "origin");
 
     private static final int DIPLOID = 2;
@@ -105,7 +106,8 @@ public final class VarietyCells {
                 cell.text("s_pollen"),
                 cell.number("self", 0, 1).orElse(crop.bloom().selfFruitful()),
                 !cell.text("pollen").equals("0"),
-                type);
+                type,
+                cell.text("sport_of"));
     }
 
     /** Its own need, or the range of what its crop’s varieties ask for, weakly. */

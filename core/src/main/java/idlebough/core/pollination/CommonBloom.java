@@ -34,6 +34,13 @@ public record CommonBloom(int days, int total, double score, Optional<SpringsTog
                 Optional.of(springs));
     }
 
+    /** With a tree of which nobody knows the variety, and so not the time: part of the worth of the whole bloom. */
+    static CommonBloom untold(int bloomDays) {
+        double score = TABLE.value("bloom.unknown");
+        return new CommonBloom(
+                (int) Math.round(score * TABLE.value("bloom-share") * bloomDays), bloomDays, score, Optional.empty());
+    }
+
     /** The whole bloom. */
     static CommonBloom whole(int bloomDays) {
         return of(bloomDays, bloomDays);

@@ -12,16 +12,24 @@ import java.util.Optional;
  * @param label in words
  * @param place empty while it has none; then it is taken as within reach of all
  * @param reliability that it stands and flowers when it is wanted, 0 to 1; a tree over the fence can be felled
+ * @param graft whether it is a branch on a tree of another variety
  */
-public record Flowering(Subject subject, String label, Variety variety, Optional<Point> place, double reliability) {
+public record Flowering(
+        Subject subject, String label, Variety variety, Optional<Point> place, double reliability, boolean graft) {
 
     /** A tree of one's own. */
     public Flowering(Subject subject, String label, Variety variety, Optional<Point> place) {
         this(subject, label, variety, place, 1);
     }
 
+    /** A tree, not a branch on one. */
+    public Flowering(Subject subject, String label, Variety variety, Optional<Point> place, double reliability) {
+        this(subject, label, variety, place, reliability, false);
+    }
+
+    /** Its tree's, and of a branch its variety's too. */
     public String id() {
-        return subject.id();
+        return graft ? subject.id() + "~" + variety.key() : subject.id();
     }
 
     /** Its label without the variety, for a tree with a place. */

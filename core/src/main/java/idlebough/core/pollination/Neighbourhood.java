@@ -5,9 +5,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A tree and the nearest tree of every variety that is looked at for it: all that its set depends on, since the best
- * tree
- * of a variety is the nearest one.
+ * A tree and the tree of every variety that serves it best: all that its set depends on. Of trees of one worth the
+ * nearest is the best.
  *
  * @param nearest one for each variety
  */
@@ -36,8 +35,19 @@ public record Neighbourhood(Flowering tree, List<Link> nearest) {
                         .toList());
     }
 
+    /** The same if every partner of which nobody knows the variety were the best that there is. */
+    double betterSet() {
+        return PartnerScore.together(
+                tree.variety().selfFruitful(),
+                nearest.stream()
+                        .map(link -> link.partner().variety().isNamed()
+                                ? link.score().value()
+                                : link.score().distance() * link.score().reliability())
+                        .toList());
+    }
+
     /** Those that are worth counting, the best first. */
-    List<Link> giving() {
+    public List<Link> giving() {
         return nearest.stream()
                 .filter(link -> link.score().value() >= PartnerScore.THIN)
                 .sorted(Link.BEST_FIRST)

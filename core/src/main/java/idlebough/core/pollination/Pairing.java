@@ -42,6 +42,9 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
 
     private static CommonBloom bloom(Variety receiver, Variety partner, BloomTimes times) {
         int usual = receiver.crop().bloomDays();
+        if (!partner.isNamed()) {
+            return CommonBloom.untold(usual);
+        }
         // The walnut's clock tells its female flowers; when pollen meets them its type tells.
         if (receiver.crop().key().equals(WALNUT)) {
             return CommonBloom.whole(usual);
@@ -92,10 +95,10 @@ public record Pairing(CommonBloom bloom, double genes, double pollen) {
         if (!serves(partner.crop().like(), receiver.crop().like())) {
             return 0;
         }
-        if (receiver.key().equals(partner.key())) {
+        if (receiver.genes().equals(partner.genes())) {
             return receiver.selfFruitful() >= 1 ? 1 : 0;
         }
-        if (REFUSALS.contains(receiver.key() + "/" + partner.key())) {
+        if (REFUSALS.contains(receiver.genes() + "/" + partner.genes())) {
             return 0;
         }
         return switch (receiver.crop().key()) {

@@ -3,6 +3,7 @@ package idlebough.core.pollination;
 import idlebough.core.crop.Crop;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Subject;
 import idlebough.core.site.Point;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,6 +11,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
 import org.chocosolver.solver.variables.BoolVar;
@@ -26,6 +29,7 @@ public final class PartnerRepairs {
     private static final int MOST_VARIETIES = 40;
 
     private static final int MOST_PLACES = 25;
+    private static final int MOST_SPARES = 6;
     private static final String LONGEST = "2s";
     private static final int STEPS = 100;
 
@@ -37,7 +41,7 @@ public final class PartnerRepairs {
     private record Wanting(Flowering tree, int partners) {}
 
     /**
-     * @param variety to add as a tree beside one that stands, or to graft as a branch on it
+     * @param variety to add as a tree beside one that stands
      * @param beside the tree beside which it serves most
      * @param mends the trees that it gives a partner
      * @param surely whether it would do so too if their bloom were told one step wrong
@@ -46,6 +50,22 @@ public final class PartnerRepairs {
         static final Comparator<Repair> MOST_FIRST =
                 Comparator.comparingInt((Repair repair) -> -repair.mends().size());
     }
+
+    /**
+     * A tree that may become another one: it is not in the ground yet.
+     *
+     * @param several whether it stands for more than one that is wanted and has no place yet, so that one can change
+     */
+    public record Spare(Flowering tree, boolean several) {}
+
+    /**
+     * How a repair may be done without another tree.
+     *
+     * @param branchOn the tree that would take it as a branch; empty where the two are of kinds that do not take, or a
+     *     branch gives too little
+     * @param inPlaceOf a tree that the plan can spare; empty where none can be
+     */
+    public record Instead(Optional<Flowering> branchOn, Optional<Spare> inPlaceOf) {}
 
     /** @param candidates those that may be planted, the preferred first */
     public PartnerRepairs(PartnerWeb web, List<Variety> candidates) {
@@ -117,11 +137,62 @@ public final class PartnerRepairs {
         return places;
     }
 
+    /** @param spares trees that may be changed, in the order in which they are tried */
+    public Instead instead(Repair repair, List<Spare> spares) {
+        Flowering beside = repair.beside();
+        boolean takes = beside.subject().kind() == Subject.Kind.TREE
+                && !beside.graft()
+                && beside.variety().crop().like().equals(repair.variety().crop().like())
+                && repair.mends().stream()
+                        .allMatch(tree -> mends(repair.variety(), beside.place(), tree, TABLE.value("graft")));
+        List<Spare> near = spares.stream()
+                .filter(spare -> Pairing.related(spare.tree().variety(), repair.variety()))
+                .filter(spare -> !repair.mends().contains(spare.tree()) || spare.several())
+                .filter(spare ->
+                        !spare.tree().variety().key().equals(repair.variety().key()))
+                .sorted(Comparator.comparing((Spare spare) -> !spare.tree()
+                                .variety()
+                                .crop()
+                                .equals(repair.variety().crop()))
+                        .thenComparingDouble(spare -> spare.tree().distance(beside)))
+                .limit(MOST_SPARES)
+                .toList();
+        return new Instead(
+                takes ? Optional.of(beside) : Optional.empty(),
+                near.stream().filter(spare -> canBeSpared(spare, repair)).findFirst());
+    }
+
+    /** Whether in its place the other variety mends what it should, and nobody else is left alone. */
+    private boolean canBeSpared(Spare spare, Repair repair) {
+        if (spare.several()) {
+            return true;
+        }
+        Flowering other = new Flowering(
+                spare.tree().subject(),
+                spare.tree().label(),
+                repair.variety(),
+                spare.tree().place());
+        PartnerWeb after = web.with(spare.tree(), other);
+        Set<String> still = after.trees().stream()
+                .filter(tree -> wanted(after.around(tree)) > 0)
+                .map(Flowering::id)
+                .collect(Collectors.toSet());
+        Set<String> before = lonely().stream().map(Flowering::id).collect(Collectors.toSet());
+        return before.containsAll(still)
+                && repair.mends().stream()
+                        .noneMatch(tree ->
+                                still.contains(tree.id()) && !tree.variety().triploid());
+    }
+
     private boolean mends(Variety candidate, Optional<Point> place, Flowering tree) {
+        return mends(candidate, place, tree, 1);
+    }
+
+    private boolean mends(Variety candidate, Optional<Point> place, Flowering tree, double reliability) {
         if (candidate.key().equals(tree.variety().key())) {
             return false;
         }
-        double score = score(candidate, place, tree).value();
+        double score = score(candidate, place, tree).value() * reliability;
         Neighbourhood around = web.around(tree);
         if (tree.variety().triploid()) {
             boolean known = around.giving().stream()

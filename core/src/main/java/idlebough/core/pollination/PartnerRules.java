@@ -14,6 +14,8 @@ import idlebough.core.judge.Rule;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Subject;
+import idlebough.core.measure.Quantity;
 import idlebough.core.pollination.Neighbourhood.Link;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -25,6 +27,8 @@ import java.util.Optional;
 public final class PartnerRules {
     public static final Rule PARTNER = Rule.of("pollination.partner");
     public static final Rule TRIPLOID = Rule.of("pollination.triploid");
+    public static final Rule BRANCH = Rule.of("pollination.branch");
+    public static final Rule SHARE = Rule.of("pollination.share");
     private static final RuleTable TABLE = RuleTable.of("pollination");
     private static final int TOLD = 2;
     private static final Sentences WORDS = Sentences.of("pollination");
@@ -38,12 +42,37 @@ public final class PartnerRules {
             return Optional.empty();
         }
         List<Link> giving = around.giving();
+        if (tree.graft()) {
+            return Optional.of(about(BRANCH, tree)
+                    .with("why", giving.isEmpty() ? why(around) : Phrase.of(""))
+                    .variant(giving.isEmpty() ? "" : "served")
+                    .judge(
+                            Measured.of(around.set(), TABLE.value("score-reading"), SCORE),
+                            TABLE.atLeast("partner", SCORE).neverStop()));
+        }
         if (tree.variety().triploid() && giving.size() < TABLE.value("triploid")) {
             return Optional.of(about(TRIPLOID, tree)
                     .with("have", giving.isEmpty() ? "none" : "one")
                     .judge(Measured.exactly(giving.size(), COUNT), TABLE.atLeast("triploid", COUNT)));
         }
         return Optional.of(partner(around, giving));
+    }
+
+    /** Has a block of one variety pollinizers enough among it? Empty for one too small, or that crops alone. */
+    static Optional<Finding> judge(PollinizerShare block) {
+        return Optional.of(block)
+                .filter(each -> each.trees() >= TABLE.value("block")
+                        && each.variety().selfFruitful() < 1
+                        && each.variety().crop().vector() != Crop.Vector.NONE)
+                .map(each -> SHARE.about(Subject.variety(each.variety().key()))
+                        .with("variety", each.variety().name())
+                        .with("trees", Amount.count(each.trees()))
+                        .with("donors", Amount.count(each.donors()))
+                        .with("more", Amount.count(each.wanting()))
+                        .remedies(List.of(seeMending(each.first())))
+                        .judge(
+                                Measured.exactly(100 * each.share(), Quantity.PERCENT),
+                                TABLE.atLeast("share", Quantity.PERCENT)));
     }
 
     private static Rule.Draft about(Rule rule, Flowering tree) {
@@ -61,11 +90,15 @@ public final class PartnerRules {
         double set = around.set();
         // Bloom groups are told to one step: what a neighbour group would change is the band.
         double worse = around.worseSet();
-        Measured measured = Measured.of(set, Math.max(TABLE.value("score-reading"), set - worse), SCORE);
+        double unknown = Math.max(set - worse, around.betterSet() - set);
+        Measured measured = Measured.of(set, Math.max(TABLE.value("score-reading"), unknown), SCORE);
         Limit good = TABLE.atLeast("partner", SCORE);
         Rule.Draft draft = about(PARTNER, tree);
         if (Standing.of(measured, good) != Standing.SOUND) {
-            return draft.variant(set >= good.value() ? "bloom" : giving.isEmpty() ? "none" : "thin")
+            return draft.variant(
+                            unnamed(giving)
+                                    ? "unnamed"
+                                    : set >= good.value() ? "bloom" : giving.isEmpty() ? "none" : "thin")
                     .with("worse", Amount.of(worse, SCORE))
                     .with("why", why(around))
                     .judge(measured, good);
@@ -83,6 +116,10 @@ public final class PartnerRules {
         return draft.with("partner", best.partner().label())
                 .with("apart", Amount.metres(best.score().apart()))
                 .judge(measured, good);
+    }
+
+    private static boolean unnamed(List<Link> giving) {
+        return giving.stream().anyMatch(link -> !link.partner().variety().isNamed());
     }
 
     /** What fails with those that come nearest to serving it: genes, pollen, time or distance, and by how much. */
@@ -113,6 +150,9 @@ public final class PartnerRules {
         }
         if (score.pollen() == 0) {
             return WORDS.say(link.partner().variety().triploid() ? "why.triploid" : "why.barren", of);
+        }
+        if (!link.partner().variety().isNamed()) {
+            return WORDS.say("why.unnamed", of);
         }
         double distance = score.distance();
         if (score.bloom().score() <= distance && score.bloom().score() < 1) {

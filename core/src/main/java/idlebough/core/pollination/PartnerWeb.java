@@ -92,6 +92,11 @@ public final class PartnerWeb {
         return new PartnerWeb(trees, times, before);
     }
 
+    /** The same with one tree in place of another. */
+    PartnerWeb with(Flowering tree, Flowering other) {
+        return of(givers.stream().map(each -> each.equals(tree) ? other : each).toList(), times, this);
+    }
+
     private Neighbourhood neighbourhood(Flowering tree, PartnerWeb before, boolean touched) {
         Neighbourhood then = before == null ? null : before.neighbourhoods.get(tree.id());
         boolean stayed = then != null && then.tree().equals(tree);
@@ -115,7 +120,11 @@ public final class PartnerWeb {
     }
 
     private Optional<Link> link(Flowering tree, NearestOfVariety group) {
-        return group.nearestTo(tree).map(other -> link(tree, other));
+        return best(tree, group.nearestTo(tree));
+    }
+
+    private Optional<Link> best(Flowering tree, List<Flowering> others) {
+        return others.stream().map(other -> link(tree, other)).min(Link.BEST_FIRST);
     }
 
     /** What one tree gets from another. */
@@ -141,10 +150,7 @@ public final class PartnerWeb {
             if (!link.partner().id().equals(lost.id())) {
                 left.add(link);
             } else {
-                byVariety
-                        .get(lost.variety().key())
-                        .nextTo(around.tree(), lost)
-                        .map(other -> link(around.tree(), other))
+                best(around.tree(), byVariety.get(lost.variety().key()).nextTo(around.tree(), lost))
                         .ifPresent(left::add);
             }
         });
@@ -154,6 +160,11 @@ public final class PartnerWeb {
     /** Those that are looked at: the trees of the plan, and choices without a place. */
     public List<Flowering> trees() {
         return trees;
+    }
+
+    /** All that give pollen: the trees, and what stands on the ground or over the fence. */
+    public List<Flowering> givers() {
+        return givers;
     }
 
     public Optional<Flowering> find(String id) {

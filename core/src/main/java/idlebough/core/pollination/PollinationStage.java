@@ -24,7 +24,9 @@ import java.util.Set;
 
 /** Who pollinates whom, and near enough, for one orchard. */
 public final class PollinationStage implements Stage {
-    private static final double NEIGHBOUR = RuleTable.of("pollination").value("neighbour");
+    private static final RuleTable TABLE = RuleTable.of("pollination");
+    private static final double NEIGHBOUR = TABLE.value("neighbour");
+    private static final double GRAFT = TABLE.value("graft");
     private final List<Flowering> flowering;
     private final BloomTimes times;
     private final PartnerWeb web;
@@ -54,23 +56,19 @@ public final class PollinationStage implements Stage {
             VarietyStage varieties,
             PollinationStage before) {
         List<Flowering> flowering = new ArrayList<>();
-        stands.forEach(stand -> flowering.add(new Flowering(
-                stand.subject(),
-                stand.label() + " ‘" + stand.variety().name() + "’",
-                stand.variety(),
-                Optional.of(stand.place()))));
+        stands.forEach(stand -> {
+            flowering.add(new Flowering(
+                    stand.subject(),
+                    stand.label() + " ‘" + stand.variety().name() + "’",
+                    stand.variety(),
+                    Optional.of(stand.place())));
+            stand.grafts().forEach(variety -> flowering.add(branch(stand, variety)));
+        });
         ground.stream()
                 .filter(feature -> feature.kind() == Feature.Kind.TREE)
                 .forEach(feature -> feature.about()
-                        .flatMap(varieties.catalogue()::findVariety)
-                        .ifPresent(variety -> flowering.add(new Flowering(
-                                Subject.feature(feature.id()),
-                                (feature.name().isBlank()
-                                                ? "existing " + variety.crop().name()
-                                                : feature.name()) + " ‘" + variety.name() + "’",
-                                variety,
-                                Optional.of(feature.points().get(0)),
-                                over(feature.points().get(0), plot) ? NEIGHBOUR : 1))));
+                        .flatMap(key -> named(key, varieties.catalogue()))
+                        .ifPresent(variety -> flowering.add(existing(feature, variety, plot))));
         varieties.choices().stream()
                 .filter(choice -> !placedChoices.contains(choice.id()))
                 .forEach(choice -> flowering.add(unplaced(choice, varieties.catalogue())));
@@ -78,6 +76,31 @@ public final class PollinationStage implements Stage {
         return before != null && before.flowering.equals(flowering) && before.times.same(times)
                 ? before
                 : new PollinationStage(List.copyOf(flowering), times, before);
+    }
+
+    /** A variety by its key, or by that of its crop one that nobody knows. */
+    private static Optional<Variety> named(String key, Catalogue catalogue) {
+        return catalogue.findVariety(key).or(() -> catalogue.findCrop(key).map(Variety::unknown));
+    }
+
+    private static Flowering existing(Feature feature, Variety variety, Optional<Plot> plot) {
+        String what = feature.name().isBlank() ? "existing " + variety.crop().name() : feature.name();
+        return new Flowering(
+                Subject.feature(feature.id()),
+                what + (variety.isNamed() ? " ‘" + variety.name() + "’" : ", " + variety.name()),
+                variety,
+                Optional.of(feature.points().get(0)),
+                over(feature.points().get(0), plot) ? NEIGHBOUR : 1);
+    }
+
+    private static Flowering branch(Stand stand, Variety variety) {
+        return new Flowering(
+                stand.subject(),
+                stand.label() + ", branch ‘" + variety.name() + "’",
+                variety,
+                Optional.of(stand.place()),
+                GRAFT,
+                true);
     }
 
     private static boolean over(Point place, Optional<Plot> plot) {
@@ -109,9 +132,11 @@ public final class PollinationStage implements Stage {
     }
 
     private Findings judge() {
-        return Findings.of(ofTrees.all().values().stream()
-                .map(finding -> finding.stream().toList())
-                .toList());
+        List<List<Finding>> found = new ArrayList<>();
+        ofTrees.all().values().forEach(finding -> found.add(finding.stream().toList()));
+        PollinizerShare.of(web.neighbourhoods().values())
+                .forEach(block -> found.add(PartnerRules.judge(block).stream().toList()));
+        return Findings.of(found);
     }
 
     @Override

@@ -5,20 +5,23 @@ import idlebough.core.crop.Crop;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * A tree at its place with its variety and stock looked up: what all rooms know of it.
  *
  * @param stock empty while none is chosen
+ * @param grafts other varieties that it bears as branches
  */
-public record Stand(Tree tree, Variety variety, Optional<Rootstock> stock) {
+public record Stand(Tree tree, Variety variety, Optional<Rootstock> stock, List<Variety> grafts) {
     /** @throws IllegalArgumentException when the catalogue has no such variety */
     public static Stand of(Tree tree, Catalogue catalogue) {
         return new Stand(
                 tree,
                 catalogue.variety(tree.kind().variety()),
-                tree.kind().stock().flatMap(catalogue::findRootstock));
+                tree.kind().stock().flatMap(catalogue::findRootstock),
+                tree.kind().grafts().stream().map(catalogue::variety).toList());
     }
 
     public String id() {
@@ -50,8 +53,10 @@ public record Stand(Tree tree, Variety variety, Optional<Rootstock> stock) {
         return tree.life().state().toPlant();
     }
 
-    /** “C3, plum ‘Stanley’” */
+    /** “C3, plum ‘Stanley’”, with “+ ‘Opal’” for a branch. */
     public String title() {
-        return tree.label() + ", " + variety.label();
+        StringBuilder title = new StringBuilder(tree.label() + ", " + variety.label());
+        grafts.forEach(branch -> title.append(" + ‘").append(branch.name()).append("’"));
+        return title.toString();
     }
 }

@@ -2,6 +2,7 @@ package idlebough.core.site;
 
 import idlebough.core.crop.NurseryTree;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -29,8 +30,14 @@ public record Tree(
     /**
      * @param variety key of the catalogue
      * @param stock key of the catalogue; empty while none is chosen
+     * @param grafts keys of other varieties that it bears as branches
      */
-    public record Kind(String variety, Optional<String> stock) {}
+    public record Kind(String variety, Optional<String> stock, List<String> grafts) {
+        /** Of one variety. */
+        public Kind(String variety, Optional<String> stock) {
+            this(variety, stock, List.of());
+        }
+    }
 
     /** @param plantedOn empty while it is not in the ground, or nobody knows since when */
     public record Life(State state, Optional<LocalDate> plantedOn) {

@@ -16,7 +16,7 @@ public record Harvest(List<Ripe> crops) {
     private static final RuleTable TABLE = RuleTable.of("variety");
     private static final int WEEKS = 52;
 
-    /** @param trees of the variety, one at least */
+    /** @param trees of the variety; 0 where it is but a branch on another */
     public record Ripe(Variety variety, int trees, RipeWindow window) {
         /** Whether it is ripe, or in store from its harvest on, in a week. */
         boolean lasts(int week) {

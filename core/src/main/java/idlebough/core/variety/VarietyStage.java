@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What will do here, what will not, and why, for one orchard. */
 public final class VarietyStage implements Stage {
@@ -77,7 +78,10 @@ public final class VarietyStage implements Stage {
         byClock = sameSprings ? before.byClock : new ConcurrentHashMap<>();
         chosen = new LinkedHashSet<>();
         input.choices().forEach(choice -> chosen.add(choice.variety()));
-        placed = input.stands().stream().map(stand -> stand.variety().key()).collect(Collectors.toSet());
+        placed = input.stands().stream()
+                .flatMap(stand -> Stream.concat(Stream.of(stand.variety()), stand.grafts().stream()))
+                .map(Variety::key)
+                .collect(Collectors.toSet());
         chosen.addAll(placed);
     }
 
@@ -194,6 +198,7 @@ public final class VarietyStage implements Stage {
         Map<String, Integer> trees = new LinkedHashMap<>();
         input.stands().forEach(stand -> trees.merge(stand.variety().key(), 1, Integer::sum));
         input.choices().forEach(choice -> trees.merge(choice.variety(), choice.wanted(), Math::max));
+        input.stands().forEach(stand -> stand.grafts().forEach(branch -> trees.putIfAbsent(branch.key(), 0)));
         return Harvest.of(trees.entrySet().stream()
                 .map(each -> new Harvest.Ripe(
                         input.catalogue().variety(each.getKey()),

@@ -82,9 +82,9 @@ public final class FrostKill {
         SpringHours spring = bloom.spring();
         double last = stages.get(stages.size() - 1).fraction() + AFTER;
         double[] forced = spring.forced(bloom.clock().half());
-        double harmless =
-                stages.stream().mapToDouble(Stage::harmless).max().orElseThrow();
-        int opens = Bloom.reached(forced, stages.get(0).fraction() * bloom.clock().need());
+        double harmless = stages.stream().mapToDouble(Stage::harmless).max().orElseThrow();
+        int opens =
+                Bloom.reached(forced, stages.get(0).fraction() * bloom.clock().need());
         if (opens < 0) {
             return worst;
         }

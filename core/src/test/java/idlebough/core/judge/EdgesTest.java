@@ -17,6 +17,8 @@ import idlebough.core.layout.LayoutRules;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.orchard.Orchard;
 import idlebough.core.planting.Dormancy;
 import idlebough.core.planting.PlantingRules;
 import idlebough.core.planting.PlantingSection;
@@ -44,6 +46,7 @@ import idlebough.core.site.SunHours;
 import idlebough.core.site.SunYear;
 import idlebough.core.site.TestHole;
 import idlebough.core.site.Texture;
+import idlebough.core.site.Tree;
 import idlebough.core.variety.Evidence;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyVerdict;
@@ -408,8 +411,15 @@ class EdgesTest {
     }
 
     private static List<Finding> pollination(String rule, double value, String with) {
+        if (rule.equals("pollination.share")) {
+            return block((int) value, Integer.parseInt(with));
+        }
         List<Flowering> trees = new ArrayList<>();
-        if (rule.equals("pollination.triploid")) {
+        if (rule.equals("pollination.branch")) {
+            trees.add(new Flowering(
+                    Subject.tree("t"), "t", Shipped.variety("apple-cox"), Optional.of(new Point(0, 0)), 0.8, true));
+            trees.add(flowering("p", with, value));
+        } else if (rule.equals("pollination.triploid")) {
             trees.add(flowering("t", "apple-bramley", 0));
             List<String> partners = List.of("apple-cox", "apple-james-grieve");
             for (int i = 0; i < value; i++) {
@@ -420,6 +430,27 @@ class EdgesTest {
             trees.add(flowering("p", with, value));
         }
         return PartnerRules.judge(PartnerWeb.of(trees).around(trees.get(0))).stream()
+                .toList();
+    }
+
+    /** So many trees in a row, a metre apart, and donors evenly among them. */
+    private static List<Finding> block(int trees, int donors) {
+        Orchard orchard = Orchard.empty(45, DAY);
+        List<Tree> all = new ArrayList<>();
+        for (int i = 0; i < trees + donors; i++) {
+            boolean donor = i < donors;
+            all.add(new Tree(
+                    "t" + i,
+                    "T" + i,
+                    new Point(donor ? (i + 0.5) * trees / donors : i - donors, donor ? 1 : 0),
+                    new Tree.Kind(donor ? "apple-james-grieve" : "apple-golden", Optional.of("mm106")),
+                    new NurseryTree(Form.BARE, 0.4, 0.25, Optional.empty(), 0.02),
+                    Footing.GRADE,
+                    Tree.Life.PLANNED,
+                    Optional.empty()));
+        }
+        return Evaluation.of(orchard.withTrees(all)).partners().judged().all().stream()
+                .filter(finding -> finding.subject().id().equals("apple-golden"))
                 .toList();
     }
 

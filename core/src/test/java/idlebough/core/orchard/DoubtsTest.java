@@ -7,6 +7,7 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Table;
+import idlebough.core.pollination.PartnerRules;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -56,7 +57,8 @@ class DoubtsTest {
     void aTreeThatStandsIsMendedInWinter() {
         Evaluation evaluation = Evaluation.of(new RandomOrchard(8).orchard(24));
         List<Doubts.Doubt> partners = Doubts.of(evaluation).stream()
-                .filter(doubt -> doubt.room() == Room.POLLINATION)
+                .filter(doubt -> doubt.room() == Room.POLLINATION
+                        && !doubt.finding().rule().equals(PartnerRules.BRANCH))
                 .toList();
         assertThat(partners)
                 .isNotEmpty()

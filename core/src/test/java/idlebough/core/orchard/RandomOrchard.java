@@ -150,7 +150,10 @@ final class RandomOrchard {
                 "t" + made,
                 "T" + made++,
                 place(),
-                new Tree.Kind(variety, stockFor(variety)),
+                new Tree.Kind(
+                        variety,
+                        stockFor(variety),
+                        random.nextInt(6) == 0 ? List.of(VARIETIES.get(random.nextInt(VARIETIES.size()))) : List.of()),
                 nursery(),
                 Footing.values()[random.nextInt(3) == 0 ? 2 : 0],
                 random.nextInt(5) == 0

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.OwnEntry;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.pollination.PartnerRepairs.Repair;
+import idlebough.core.pollination.PartnerRepairs.Spare;
 import idlebough.core.site.Point;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.winter.DailyExtremes;
@@ -15,7 +18,10 @@ import idlebough.core.winter.StationRecord;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -97,6 +103,106 @@ class PartnerRepairsTest {
         assertThat(new PartnerRepairs(web("fig-celeste@0"), candidates("fig-mission")).lonely())
                 .as("a common fig needs no pollen")
                 .isEmpty();
+    }
+
+    /** A branch of Van on the one Bing serves both of group III; a plum bears no branch of a cherry (common practice). */
+    @Test
+    void aBranchDoesWhereTheKindsTake() {
+        PartnerWeb web = web("cherry-bing@0", "cherry-lambert@6");
+        PartnerRepairs repairs = new PartnerRepairs(web, candidates("cherry-van"));
+        Repair repair = repairs.fewest().get(0);
+        Flowering bing = web.trees().get(0);
+        assertThat(repairs.instead(repair, List.of()).branchOn()).contains(bing);
+        Flowering branch =
+                new Flowering(bing.subject(), "branch", Shipped.variety("cherry-van"), bing.place(), 0.8, true);
+        PartnerWeb after = PartnerWeb.of(
+                Stream.concat(web.trees().stream(), Stream.of(branch)).toList());
+        assertThat(repair.mends())
+                .hasSize(2)
+                .allSatisfy(tree -> assertThat(after.setOf(tree)).isGreaterThanOrEqualTo(PartnerScore.GOOD));
+        assertThat(after.setOf(branch))
+                .as("it is served by the tree that bears it")
+                .isGreaterThan(0.5);
+        PartnerRepairs sour = new PartnerRepairs(web("plum-jefferson@0"), candidates("plum-victoria", "cherry-van"));
+        assertThat(sour.fewest())
+                .allSatisfy(each -> assertThat(each.variety().key()).isEqualTo("plum-victoria"));
+    }
+
+    /** Of two Lamberts one may become the Van; the only Lambert of another Bing's pair may not, if that leaves it idle. */
+    @Test
+    void whatCanBeSparedChanges() {
+        PartnerWeb web = web("cherry-bing@0", "cherry-lambert@6", "cherry-lambert@9");
+        PartnerRepairs repairs = new PartnerRepairs(web, candidates("cherry-van"));
+        Repair repair = repairs.fewest().get(0);
+        Spare second = new Spare(web.trees().get(2), false);
+        List<Flowering> others = List.of(web.trees().get(0), web.trees().get(1));
+        Repair ofOthers = new Repair(repair.variety(), repair.beside(), others, true);
+        assertThat(repairs.instead(ofOthers, List.of(second)).inPlaceOf()).contains(second);
+        PartnerWeb pair = web("cherry-bing@0", "cherry-van@6", "cherry-lambert@200");
+        PartnerRepairs lone = new PartnerRepairs(pair, candidates("cherry-rainier"));
+        Spare van = new Spare(pair.trees().get(1), false);
+        assertThat(lone.instead(lone.fewest().get(0), List.of(van)).inPlaceOf())
+                .as("without the Van, which is 190 m from Lambert, it would still have none")
+                .isEmpty();
+    }
+
+    /** An apple of unknown variety at hand is a hope and not a partner; over the fence half of it (project choice). */
+    @Test
+    void aTreeWithoutANameIsAHope() {
+        Flowering cox = web("apple-cox@0").trees().get(0);
+        Flowering unnamed = new Flowering(
+                Subject.feature("u"), "old apple", Variety.unknown(cox.variety().crop()), Optional.of(new Point(8, 0)));
+        Flowering theirs = new Flowering(unnamed.subject(), unnamed.label(), unnamed.variety(), unnamed.place(), 0.5);
+        Flowering far =
+                new Flowering(unnamed.subject(), unnamed.label(), unnamed.variety(), Optional.of(new Point(90, 0)));
+        assertThat(standing(cox, unnamed)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(standing(cox, theirs)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(standing(cox, far)).as("beyond 30 m none").isEqualTo(Standing.STOP);
+    }
+
+    private static Standing standing(Flowering tree, Flowering other) {
+        return PartnerRules.judge(PartnerWeb.of(List.of(tree, other)).around(tree))
+                .orElseThrow()
+                .standing();
+    }
+
+    /** A colour sport carries its parent's alleles: to each other they are one plant (Broothaerts 2003). */
+    @Test
+    void aSportIsItsParent() {
+        Catalogue catalogue = Catalogue.with(
+                Map.of(),
+                List.of(new OwnEntry(
+                        OwnEntry.What.VARIETY, "own-red", Map.of("name", "Red sport", "sport_of", "apple-cox"))));
+        Variety red = catalogue.variety("own-red");
+        assertThat(red.alleles()).isEqualTo("5/9");
+        assertThat(Pairing.genes(red, Shipped.variety("apple-cox"))).isZero();
+        assertThat(Pairing.genes(Shipped.variety("apple-cox"), red)).isZero();
+        assertThat(Pairing.genes(red, Shipped.variety("apple-golden"))).isEqualTo(1);
+    }
+
+    /** A branch near by hides no whole tree further off. */
+    @Test
+    void addingABranchNeverMakesPartnersFewer() {
+        Random random = new Random(13);
+        List<String> apples = List.of("apple-cox", "apple-golden", "apple-james-grieve", "apple-bramley");
+        for (int round = 0; round < 40; round++) {
+            String[] places = IntStream.range(0, 5)
+                    .mapToObj(i -> apples.get(random.nextInt(4)) + "@" + random.nextInt(60))
+                    .toArray(String[]::new);
+            PartnerWeb web = web(places);
+            Flowering bearer = web.trees().get(random.nextInt(5));
+            Flowering branch = new Flowering(
+                    bearer.subject(),
+                    "branch",
+                    Shipped.variety(apples.get(random.nextInt(4))),
+                    bearer.place(),
+                    0.8,
+                    true);
+            PartnerWeb after = PartnerWeb.of(
+                    Stream.concat(web.trees().stream(), Stream.of(branch)).toList());
+            assertThat(web.trees())
+                    .allSatisfy(tree -> assertThat(after.setOf(tree)).isGreaterThanOrEqualTo(web.setOf(tree)));
+        }
     }
 
     /** A tree over the fence counts by half (project choice): a full partner there is a thin one. */

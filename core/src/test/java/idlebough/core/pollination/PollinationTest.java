@@ -25,6 +25,28 @@ class PollinationTest {
         });
     }
 
+    /** One in nine, at every third place of every third row (Free 1993; Delaplane & Mayer 2000). */
+    @Test
+    void pollinizersOfABlock() {
+        Vectors.joined("pollinizer_grid").forEach(row -> {
+            int rows = Integer.parseInt(row.get("rows"));
+            int trees = Integer.parseInt(row.get("trees"));
+            List<PollinizerShare.Place> places = PollinizerShare.grid(rows, trees);
+            assertThat(places).as(row.get("id")).hasSize(Integer.parseInt(row.get("out:count")));
+            near(100.0 * places.size() / rows / trees, row, "out:percent");
+            assertThat(places.stream()
+                            .map(PollinizerShare.Place::row)
+                            .distinct()
+                            .map(String::valueOf))
+                    .containsExactlyElementsOf(List.of(row.get("out:row_list").split(" ")));
+            assertThat(places.stream()
+                            .map(PollinizerShare.Place::place)
+                            .distinct()
+                            .map(String::valueOf))
+                    .containsExactlyElementsOf(List.of(row.get("out:tree_list").split(" ")));
+        });
+    }
+
     /** Hazel: Thompson; Mehlenbacher 1997, 2014. */
     @Test
     void sporophyticRule() {
