@@ -46,6 +46,11 @@ public record Limit(double value, double halfWidth, Quantity quantity, Side side
     }
 
     /** The same limit, doubtful at worst. */
+    /** The same, told by another source. */
+    public Limit from(Source other) {
+        return new Limit(value, halfWidth, quantity, side, temper, other);
+    }
+
     public Limit neverStop() {
         return new Limit(value, halfWidth, quantity, side, new Temper(temper.meetingIsSound(), true), source);
     }

@@ -5,8 +5,9 @@ import static idlebough.core.measure.Quantity.LENGTH;
 import static idlebough.core.measure.Quantity.SHORT_LENGTH;
 
 import idlebough.core.crop.Crop;
+import idlebough.core.crop.Variety;
+import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
-import idlebough.core.judge.Limit;
 import idlebough.core.judge.Measured;
 import idlebough.core.judge.Rule;
 import idlebough.core.judge.RuleTable;
@@ -34,15 +35,18 @@ public final class GroundRules {
      *
      * @param tree its name in words
      */
-    public static Finding sun(Subject subject, String tree, Crop crop, SunHours hours) {
+    public static Finding sun(Subject subject, String tree, Variety variety, SunHours hours) {
+        Crop crop = variety.crop();
+        SunWanted wanted = SunWanted.of(variety, Optional.of(hours.afternoon()));
         return SUN_RULE.about(subject)
+                .variant(wanted.variant())
+                .with("variety", variety.name())
+                .with("after", Amount.of(hours.afternoon(), HOURS))
                 .with("tree", tree)
                 .with("crop", crop.withArticle())
                 .together(crop.key())
                 .remedies(List.of(seeLayer(SiteRemedy.Layer.SUN)))
-                .judge(
-                        Measured.of(hours.season(), hours.halfWidth(), HOURS),
-                        TABLE.limit("sun", crop.sunHours(), HOURS, Limit.Side.AT_LEAST));
+                .judge(Measured.of(hours.season(), hours.halfWidth(), HOURS), wanted.limit());
     }
 
     /** Does cold air stand where a tree stands? Empty where it runs off. */

@@ -208,7 +208,7 @@ public final class SiteStage implements Stage {
 
     private List<Finding> judge(Stand stand) {
         List<Finding> found = new ArrayList<>();
-        found.add(GroundRules.sun(stand.subject(), stand.label(), stand.crop(), sunOf(stand.id())));
+        found.add(GroundRules.sun(stand.subject(), stand.label(), stand.variety(), sunOf(stand.id())));
         terrain.cold()
                 .flatMap(cold -> GroundRules.cold(stand.subject(), stand.label(), stand.crop(), stand.place(), cold))
                 .ifPresent(found::add);

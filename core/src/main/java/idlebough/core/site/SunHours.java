@@ -17,9 +17,12 @@ import org.locationtech.jts.geom.Envelope;
  *
  * @param months January first: hours on the middle day of the month
  * @param open the same on open level ground
+ * @param after those of them after noon
  * @param year over whose latitude it was counted
  */
-public record SunHours(List<Double> months, List<Double> open, SunYear year) {
+public record SunHours(List<Double> months, List<Double> open, List<Double> after, SunYear year) {
+    private static final double NOON = 180;
+
     public static final Source SOURCE = Source.published(
             "sun’s path: Montenbruck & Pfleger 2000; shadows: h ÷ (tan α + g), surveying", Certainty.FAIR);
 
@@ -43,6 +46,7 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
         places.forEach(place -> box.expandToInclude(place.x(), place.y()));
         List<Shade.Block> blocks = Shade.blocks(features);
         double[][] hours = new double[places.size()][12];
+        double[][] after = new double[places.size()][12];
         double[] light = new double[places.size()];
         for (int month = 1; month <= 12; month++) {
             boolean leafless = !year.season().contains(month);
@@ -55,15 +59,20 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
                     }
                     for (int i = 0; i < light.length; i++) {
                         hours[order[i]][month - 1] += light[i];
+                        after[order[i]][month - 1] += sun.azimuth() > NOON ? light[i] : 0;
                     }
                 }
             }
         }
         List<Double> open =
                 IntStream.rangeClosed(1, 12).mapToObj(year::dayLength).toList();
-        return Arrays.stream(hours)
-                .map(each -> new SunHours(Arrays.stream(each).boxed().toList(), open, year))
+        return IntStream.range(0, hours.length)
+                .mapToObj(i -> new SunHours(boxed(hours[i]), open, boxed(after[i]), year))
                 .toList();
+    }
+
+    private static List<Double> boxed(double[] months) {
+        return Arrays.stream(months).boxed().toList();
     }
 
     /** Places from south to north. */
@@ -111,6 +120,11 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
         return mean(months, year.leafless());
     }
 
+    /** Mean over the months in leaf, hours after noon a day. */
+    public double afternoon() {
+        return mean(after, year.season());
+    }
+
     public double seasonInTheOpen() {
         return mean(open, year.season());
     }
@@ -140,6 +154,7 @@ public record SunHours(List<Double> months, List<Double> open, SunYear year) {
                     Amount.of(open.get(month - 1), HOURS));
         }
         return working.step("mean of the months in leaf = {}", Amount.of(season(), HOURS))
+                .step("of it after noon {}", Amount.of(afternoon(), HOURS))
                 .step("in the bare months {}", Amount.of(winter(), HOURS))
                 .sensitive("Most sensitive to the heights of what stands towards the sun; measure those.")
                 .from(SOURCE);

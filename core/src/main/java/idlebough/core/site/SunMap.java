@@ -31,8 +31,6 @@ public record SunMap(
         boolean[] inside,
         float[][] hours,
         SunYear year) {
-    private static final double UNKNOWN = 0.05;
-
     public static SunMap of(
             Plot plot, List<Feature> features, SunYear year, Ground ground, double rotation, double cell) {
         int columns = (int) Math.max(1, Math.ceil((plot.east() - plot.west()) / cell));
@@ -152,16 +150,8 @@ public record SunMap(
         return new Point(west + (at % columns + 0.5) * cell, south + (at / columns + 0.5) * cell);
     }
 
-    /**
-     * A place of the plot.
-     *
-     * @param hours of direct sun a day, mean of the months in leaf
-     * @param halfWidth what is not known of it, a twentieth
-     */
-    public record Place(Point at, double hours, double halfWidth) {}
-
     /** Where the most sun falls while the trees are in leaf. */
-    public Place sunniest() {
+    public Point sunniest() {
         int best = 0;
         double most = -1;
         for (int i = 0; i < inside.length; i++) {
@@ -171,6 +161,6 @@ public record SunMap(
                 most = of;
             }
         }
-        return new Place(middle(best), Math.max(0, most), UNKNOWN * Math.max(0, most));
+        return middle(best);
     }
 }

@@ -23,7 +23,7 @@ public final class Terrain {
     private final Lazy<Ground> ground = Lazy.of(this::findGround);
     private final Lazy<SunYear> sunYear;
     private final Lazy<Optional<SunMap>> sunMap = Lazy.of(this::findSunMap);
-    private final Lazy<Optional<SunMap.Place>> sunniest = Lazy.of(() -> sunMap().map(SunMap::sunniest));
+    private final Lazy<Optional<SunHours>> sunniest = Lazy.of(() -> sunMap().map(map -> sunAt(map.sunniest())));
     private final Lazy<Optional<ColdAir>> cold = Lazy.of(this::findCold);
     private final Lazy<Optional<PitZones>> zones = Lazy.of(this::findZones);
     private final Lazy<FeatureIndex> features;
@@ -88,8 +88,8 @@ public final class Terrain {
         });
     }
 
-    /** The sunniest place of the plot; empty while no boundary is drawn. */
-    public Optional<SunMap.Place> sunniest() {
+    /** The sun of the sunniest place of the plot; empty while no boundary is drawn. */
+    public Optional<SunHours> sunniest() {
         return sunniest.get();
     }
 

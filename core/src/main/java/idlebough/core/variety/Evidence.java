@@ -28,9 +28,10 @@ public record Evidence(
     /**
      * Hours of direct sun a day while in leaf.
      *
+     * @param afternoon those of them after noon
      * @param halfWidth what is not known of it
      */
-    public record Sun(double hours, double halfWidth) {}
+    public record Sun(double hours, double afternoon, double halfWidth) {}
 
     /**
      * What feeds the ills of fruit; empty where the record does not tell.

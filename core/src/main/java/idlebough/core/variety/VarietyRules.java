@@ -20,6 +20,7 @@ import idlebough.core.judge.Table;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.SiteRules;
 import idlebough.core.site.SoilPit;
+import idlebough.core.site.SunWanted;
 import idlebough.core.winter.ChillMatch;
 import idlebough.core.winter.GrowingSeason;
 import idlebough.core.winter.HeatFit;
@@ -323,12 +324,13 @@ public final class VarietyRules {
     }
 
     private static Finding sun(Variety variety, Evidence.Sun sun) {
+        SunWanted wanted = SunWanted.of(variety, Optional.of(sun.afternoon()));
         return SUN.about(Subject.variety(variety.key()))
+                .variant(wanted.variant())
+                .with("after", Amount.of(sun.afternoon(), HOURS))
                 .with("variety", variety.name())
                 .with("crop", variety.crop().withArticle())
-                .judge(
-                        Measured.of(sun.hours(), sun.halfWidth(), HOURS),
-                        RuleTable.of("site").limit("sun", variety.crop().sunHours(), HOURS, Limit.Side.AT_LEAST));
+                .judge(Measured.of(sun.hours(), sun.halfWidth(), HOURS), wanted.limit());
     }
 
     /** What the pit that suits it best says of its crop, said of the variety. */

@@ -137,7 +137,10 @@ public final class VarietyStage implements Stage {
                         springs(variety, Exposure.SCREEN),
                         input.winters().growing(),
                         input.site().pits(),
-                        input.site().terrain().sunniest().map(sun -> new Evidence.Sun(sun.hours(), sun.halfWidth())),
+                        input.site()
+                                .terrain()
+                                .sunniest()
+                                .map(sun -> new Evidence.Sun(sun.season(), sun.afternoon(), sun.halfWidth())),
                         Evidence.Air.of(
                                 input.winters().weather().wetness(),
                                 input.winters().latitude())));

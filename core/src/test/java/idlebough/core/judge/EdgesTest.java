@@ -221,9 +221,16 @@ class EdgesTest {
                 yield List.of(GroundRules.sun(
                         Subject.tree("t"),
                         "T",
-                        crop,
+                        Catalogue.shipped().varieties().stream()
+                                .filter(each -> each.key().equals(with)
+                                        || each.crop().key().equals(with))
+                                .findFirst()
+                                .orElseThrow(),
                         new SunHours(
-                                Collections.nCopies(12, value), Collections.nCopies(12, Math.max(value, 12)), year)));
+                                Collections.nCopies(12, value),
+                                Collections.nCopies(12, Math.max(value, 12)),
+                                Collections.nCopies(12, with.equals("fig") ? value - 3 : 1.0),
+                                year)));
             }
             case "site.cold-pocket" ->
                 GroundRules.cold(
@@ -287,7 +294,8 @@ class EdgesTest {
                 return evidence(with, Optional.of(growing), Optional.empty(), Optional.empty());
             }
             case "variety.sun" -> {
-                return evidence(with, Optional.empty(), Optional.of(new Evidence.Sun(value, 0.3)), Optional.empty());
+                return evidence(
+                        with, Optional.empty(), Optional.of(new Evidence.Sun(value, value / 2, 0.3)), Optional.empty());
             }
             case "variety.frost-at-bloom" -> {
                 return evidence(with, Optional.empty(), Optional.empty(), frostySprings((int) value));
