@@ -69,7 +69,8 @@ public class Founder {
                         new SiteRow.Fall(null, null),
                         new SiteRow.Winds(null, null),
                         new SiteRow.Boundary("", null),
-                        new SiteRow.Animals(0, 0, 0, 0, 0)),
+                        new SiteRow.Animals(0, 0, 0, 0, 0),
+                        new SiteRow.Water(null)),
                 new SettingsRow(
                         RowKey.fresh(id),
                         late ? planting.plusYears(1) : planting,

@@ -277,6 +277,7 @@ public class SiteController {
                 .put("aspect", site.fall().aspect(), Quantity.BEARING)
                 .put("prevailingWind", site.winds().prevailingWind(), Quantity.BEARING)
                 .put("stormWind", site.winds().stormWind(), Quantity.BEARING)
+                .put("waterSalt", site.water().waterSalt(), Quantity.SALINITY)
                 .put("corners", Places.text(SiteText.points(site.boundary().corners()), display))
                 .put("deer", site.animals().deer())
                 .put("rabbits", site.animals().rabbits())
@@ -301,6 +302,7 @@ public class SiteController {
         Double aspect = fields.optional("aspect", Quantity.BEARING, 0, 360);
         Double prevailing = fields.optional("prevailingWind", Quantity.BEARING, 0, 360);
         Double storm = fields.optional("stormWind", Quantity.BEARING, 0, 360);
+        Double salt = fields.optional("waterSalt", Quantity.SALINITY, 0, 20);
         List<Point> corners = Places.corners(fields);
         if (!fields.wrong()) {
             SiteRow after = new SiteRow(
@@ -315,7 +317,8 @@ public class SiteController {
                             pressure(fields, "rabbits"),
                             pressure(fields, "voles"),
                             pressure(fields, "gophers"),
-                            pressure(fields, "birds")));
+                            pressure(fields, "birds")),
+                    new SiteRow.Water(salt));
             edits.apply(
                     scope,
                     stamp.change("Described the ground"),

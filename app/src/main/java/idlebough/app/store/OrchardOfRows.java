@@ -60,7 +60,8 @@ public final class OrchardOfRows {
                 rows.features().stream().map(FeatureRow::feature).toList(),
                 rows.pits().stream()
                         .map(pit -> pit(pit, rows.testsOf(pit.id())))
-                        .toList());
+                        .toList(),
+                Optional.ofNullable(row.water().waterSalt()));
     }
 
     /** A stored pit with its tests. */

@@ -27,6 +27,10 @@ public enum Standing {
         return ordinal() >= other.ordinal() ? this : other;
     }
 
+    public boolean isWorseThan(Standing other) {
+        return ordinal() > other.ordinal();
+    }
+
     /**
      * The one comparison of the whole program. The value and the limit are bands; when they do not touch, the matter is
      * sound or a stop, and when they touch it is doubtful. What a limit says of meeting it and of the worst is part

@@ -15,6 +15,7 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
 import idlebough.core.judge.Measured;
+import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Rule;
 import idlebough.core.judge.RuleTable;
@@ -85,6 +86,17 @@ public final class RootstockRules {
      */
     public List<Finding> judge(
             String choice, Variety variety, Optional<Rootstock> stock, List<SoilPit> pits, OptionalDouble coldest) {
+        return judge(choice, variety, stock, pits, coldest, Optional.empty());
+    }
+
+    /** @param instead what is said of another stock where something speaks against the one chosen */
+    List<Finding> judge(
+            String choice,
+            Variety variety,
+            Optional<Rootstock> stock,
+            List<SoilPit> pits,
+            OptionalDouble coldest,
+            Optional<BetterStock> instead) {
         Subject subject = Subject.choice(choice);
         if (stock.isEmpty()) {
             return List.of(NONE_CHOSEN
@@ -94,15 +106,11 @@ public final class RootstockRules {
                     .stands(Standing.DOUBTFUL, TABLE.source("none-chosen")));
         }
         Rootstock worked = stock.get();
+        Chosen of = new Chosen(subject, variety, worked, instead);
         Optional<Finding> cold = coldest.isEmpty() || variety.crop().evergreen()
                 ? Optional.empty()
-                : Optional.of(cold(subject, variety, worked, coldest.getAsDouble()));
-        return Stream.of(
-                        misfit(subject, variety, worked),
-                        lime(subject, variety, worked, pits),
-                        salt(subject, variety, worked, pits),
-                        drought(subject, variety, worked, pits),
-                        cold)
+                : Optional.of(cold(of, coldest.getAsDouble()));
+        return Stream.of(misfit(subject, variety, worked), lime(of, pits), salt(of, pits), drought(of, pits), cold)
                 .flatMap(Optional::stream)
                 .toList();
     }
@@ -192,66 +200,85 @@ public final class RootstockRules {
                                 WORDS.say("remedy.take", Map.of("stock", better.name())), choice, better.key())));
     }
 
-    private Optional<Finding> lime(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
+    private Optional<Finding> lime(Chosen of, List<SoilPit> pits) {
         return pits.stream()
                 .filter(pit -> pit.ph().isPresent())
                 .max(Comparator.comparingDouble(pit -> pit.ph().orElseThrow()))
-                .map(highest -> about(LIME, subject, variety, stock)
+                .map(highest -> about(LIME, of)
                         .with("pit", highest.label())
-                        .together(stock.key() + " " + highest.id())
-                        .with("rank", Amount.count(stock.lime()))
+                        .together(of.stock().key() + " " + highest.id())
+                        .with("rank", Amount.count(of.stock().lime()))
                         .judge(
                                 Measured.of(highest.ph().orElseThrow(), SITE.value("ph-reading"), DECIMAL),
-                                TABLE.atMost("lime." + stock.lime(), DECIMAL)));
+                                TABLE.atMost("lime." + of.stock().lime(), DECIMAL)));
     }
 
-    private Optional<Finding> salt(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
+    private Optional<Finding> salt(Chosen of, List<SoilPit> pits) {
         return pits.stream()
-                .filter(pit -> pit.analysis().salt().isPresent())
-                .max(Comparator.comparingDouble(pit -> pit.analysis().salt().orElseThrow()))
-                .map(saltiest -> about(SALT, subject, variety, stock)
+                .filter(pit -> pit.analysis().inTime().isPresent())
+                .max(Comparator.comparingDouble(pit -> pit.analysis().inTime().orElseThrow()))
+                .map(saltiest -> about(SALT, of)
                         .with("pit", saltiest.label())
-                        .together(stock.key() + " " + saltiest.id())
-                        .with("rank", Amount.count(stock.tolerance().salt()))
+                        .together(of.stock().key() + " " + saltiest.id())
+                        .with("how", WORDS.say(saltiest.analysis().byWater() ? "salt.water" : "salt.soil", Map.of()))
+                        .with("rank", Amount.count(of.stock().tolerance().salt()))
                         .judge(
-                                salinity(saltiest.analysis().salt().orElseThrow()),
-                                TABLE.atMost("salt." + stock.tolerance().salt(), SALINITY)));
+                                salinity(saltiest.analysis().inTime().orElseThrow()),
+                                TABLE.atMost("salt." + of.stock().tolerance().salt(), SALINITY)));
     }
 
     private static Measured salinity(double salt) {
         return Measured.of(salt, SITE.value("salt-reading") * salt, SALINITY);
     }
 
-    private Optional<Finding> drought(Subject subject, Variety variety, Rootstock stock, List<SoilPit> pits) {
+    private Optional<Finding> drought(Chosen of, List<SoilPit> pits) {
         return pits.stream()
                 .min(Comparator.comparingDouble(SoilPit::waterHeld))
-                .map(driest -> about(DROUGHT, subject, variety, stock)
+                .map(driest -> about(DROUGHT, of)
                         .with("pit", driest.label())
-                        .together(stock.key() + " " + driest.id())
-                        .with("rank", Amount.count(stock.tolerance().drought()))
+                        .together(of.stock().key() + " " + driest.id())
+                        .with("rank", Amount.count(of.stock().tolerance().drought()))
                         .judge(
                                 Measured.of(
                                         driest.waterHeld() / MM,
                                         TABLE.value("held-reading") * driest.waterHeld() / MM,
                                         RAIN),
-                                TABLE.atLeast("drought." + stock.tolerance().drought(), RAIN)));
+                                TABLE.atLeast(
+                                        "drought." + of.stock().tolerance().drought(), RAIN)));
     }
 
-    private Finding cold(Subject subject, Variety variety, Rootstock stock, double coldest) {
-        return about(COLD, subject, variety, stock)
-                .with("rank", Amount.count(stock.tolerance().cold()))
+    private Finding cold(Chosen of, double coldest) {
+        return about(COLD, of)
+                .with("rank", Amount.count(of.stock().tolerance().cold()))
                 .judge(
                         Measured.of(coldest, TABLE.value("screen"), TEMPERATURE),
-                        TABLE.atLeast("cold." + stock.tolerance().cold(), TEMPERATURE));
+                        TABLE.atLeast("cold." + of.stock().tolerance().cold(), TEMPERATURE));
     }
 
-    private static Rule.Draft about(Rule rule, Subject subject, Variety variety, Rootstock stock) {
-        return rule.about(subject)
+    /** A choice with its stock, and what is said of another. */
+    private record Chosen(Subject subject, Variety variety, Rootstock stock, Optional<BetterStock> instead) {}
+
+    private static Rule.Draft about(Rule rule, Chosen of) {
+        Rootstock stock = of.stock();
+        Variety variety = of.variety();
+        List<Remedy> remedies = new ArrayList<>();
+        of.instead()
+                .flatMap(BetterStock::stock)
+                .ifPresent(other -> remedies.add(new RootstockRemedy.TakeStock(
+                        WORDS.say("remedy.take", Map.of("stock", other.name())),
+                        of.subject().id(),
+                        other.key())));
+        if (!stock.ownRooted()) {
+            remedies.add(seeStocks(of.subject(), variety));
+        }
+        return rule.about(of.subject())
+                .variant(of.instead().isPresent() ? "instead" : "")
+                .with("instead", of.instead().map(BetterStock::words).orElse(Phrase.of("")))
                 .with("stock", stock.ownRooted() ? variety.name() : stock.name())
                 .with("variety", variety.name())
                 .with("tree", variety.name())
                 .together(stock.ownRooted() ? variety.key() : stock.key())
-                .remedies(stock.ownRooted() ? List.of() : List.of(seeStocks(subject, variety)));
+                .remedies(remedies);
     }
 
     private static Remedy seeStocks(Subject subject, Variety variety) {

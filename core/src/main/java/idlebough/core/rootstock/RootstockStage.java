@@ -110,18 +110,30 @@ public final class RootstockStage implements Stage {
         for (Choice choice : input.choices()) {
             Map<String, SoilPit> own = speaking.get(choice.id());
             List<SoilPit> pits = own == null ? input.site().pits() : List.copyOf(own.values());
-            found.add(rules.judge(
-                    choice.id(),
-                    variety(choice),
-                    stock(choice),
-                    pits,
-                    input.winters().coldest()));
+            found.add(judge(rules, choice, pits));
             if (own == null) {
                 found.add(unplaced(rules, choice, pits));
             }
         }
         found.addAll(ofTrees.all().values());
         return Findings.of(found);
+    }
+
+    /** Where ground or winter speaks against its stock, another one is looked for and named with what it loses. */
+    private List<Finding> judge(RootstockRules rules, Choice choice, List<SoilPit> pits) {
+        Optional<Rootstock> stock = stock(choice);
+        List<Finding> found = rules.judge(
+                choice.id(), variety(choice), stock, pits, input.winters().coldest());
+        if (stock.isEmpty() || found.stream().allMatch(Finding::isSound)) {
+            return found;
+        }
+        return rules.judge(
+                choice.id(),
+                variety(choice),
+                stock,
+                pits,
+                input.winters().coldest(),
+                BetterStock.of(offers(choice), stock.get()));
     }
 
     /** The pit that suits it best speaks while it may still be planted there; one that was not tested says nothing. */

@@ -32,12 +32,21 @@ public record StockOffer(
 
     /** What decides between stocks. */
     public enum Aspect {
-        ROOM,
-        WET,
-        DROUGHT,
-        COLD,
-        LIME,
-        SALT;
+        ROOM("its width between the pegs"),
+        WET("wet feet"),
+        DROUGHT("drought"),
+        COLD("the cold"),
+        LIME("lime"),
+        SALT("salt");
+        private final String words;
+
+        Aspect(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
 
         /** Its rank, 0 poor to 3 good; −1 for room, which is no property of the stock. */
         public int rank(Rootstock stock) {

@@ -8,6 +8,7 @@ import java.util.Optional;
  *
  * @param plot empty while no boundary is drawn
  * @param fall as it was told; spot heights among the features outrank it
+ * @param waterSalt conductivity of the water that the trees get, dS/m; the pits tell what it makes of their soil
  */
 public record Site(
         Location location,
@@ -15,7 +16,15 @@ public record Site(
         Optional<Plot> plot,
         Optional<Fall> fall,
         List<Feature> features,
-        List<SoilPit> pits) {
+        List<SoilPit> pits,
+        Optional<Double> waterSalt) {
+
+    public Site {
+        if (waterSalt.isPresent()) {
+            double salt = waterSalt.get();
+            pits = pits.stream().map(pit -> pit.under(salt)).toList();
+        }
+    }
 
     /**
      * Where on the earth.
@@ -39,18 +48,29 @@ public record Site(
     /** Nothing drawn yet at a latitude. */
     public static Site empty(double latitude) {
         return new Site(
-                new Location(latitude, 0), Winds.UNKNOWN, Optional.empty(), Optional.empty(), List.of(), List.of());
+                new Location(latitude, 0),
+                Winds.UNKNOWN,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty());
     }
 
     public Site with(Plot boundary) {
-        return new Site(location, winds, Optional.of(boundary), fall, features, pits);
+        return new Site(location, winds, Optional.of(boundary), fall, features, pits, waterSalt);
     }
 
     public Site withFeatures(List<Feature> drawn) {
-        return new Site(location, winds, plot, fall, List.copyOf(drawn), pits);
+        return new Site(location, winds, plot, fall, List.copyOf(drawn), pits, waterSalt);
     }
 
     public Site withPits(List<SoilPit> dug) {
-        return new Site(location, winds, plot, fall, features, List.copyOf(dug));
+        return new Site(location, winds, plot, fall, features, List.copyOf(dug), waterSalt);
+    }
+
+    /** The same with water of a conductivity, dS/m. */
+    public Site withWater(double salt) {
+        return new Site(location, winds, plot, fall, features, pits, Optional.of(salt));
     }
 }

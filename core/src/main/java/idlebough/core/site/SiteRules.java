@@ -168,7 +168,7 @@ public final class SiteRules {
      */
     public static Optional<Finding> salt(SoilPit pit, Crop crop) {
         return Optional.ofNullable(SALT.get(crop.key()))
-                .flatMap(row -> pit.analysis().salt().map(salt -> salt(pit, crop, row, salt)));
+                .flatMap(row -> pit.analysis().inTime().map(salt -> salt(pit, crop, row, salt)));
     }
 
     private static Finding salt(SoilPit pit, Crop crop, CSVRecord row, double salt) {
@@ -176,6 +176,7 @@ public final class SiteRules {
         double threshold = Table.number(row, "a");
         double lost = Math.max(0, Table.number(row, "b") * (salt - threshold));
         return about(SALT_RULE, pit, crop)
+                .variant(pit.analysis().byWater() ? "water" : "")
                 .with("lost", Amount.of(Math.min(100, lost), PERCENT))
                 .remedies(List.of(enterTest(pit)))
                 .judge(

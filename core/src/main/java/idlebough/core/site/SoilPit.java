@@ -3,6 +3,7 @@ package idlebough.core.site;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Certainty;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Source;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
@@ -31,6 +32,7 @@ public record SoilPit(
         List<DrainageTest> tests,
         Profile profile,
         Analysis analysis) {
+    private static final RuleTable TABLE = RuleTable.of("site");
 
     /** Colours, which say how much air a soil has had (common practice). */
     public enum Colour {
@@ -104,11 +106,50 @@ public record SoilPit(
      *
      * @param ph in water
      * @param salt electrical conductivity of the saturated paste, dS/m
+     * @param water that to which the water on it brings it in the years, dS/m
      * @param organic matter, per cent
      * @param fizzes whether vinegar fizzes: free lime
      */
-    public record Analysis(Optional<Double> ph, Optional<Double> salt, Optional<Double> organic, boolean fizzes) {
+    public record Analysis(
+            Optional<Double> ph,
+            Optional<Double> salt,
+            Optional<Double> water,
+            Optional<Double> organic,
+            boolean fizzes) {
         public static final Analysis NONE = new Analysis(Optional.empty(), Optional.empty(), Optional.empty(), false);
+
+        /** Of the soil alone. */
+        public Analysis(Optional<Double> ph, Optional<Double> salt, Optional<Double> organic, boolean fizzes) {
+            this(ph, salt, Optional.empty(), organic, fizzes);
+        }
+
+        /** The salt that roots meet in the years: of the soil as it is, or as its water makes it, the more, dS/m. */
+        public Optional<Double> inTime() {
+            return Stream.of(salt, water).flatMap(Optional::stream).max(Comparator.naturalOrder());
+        }
+
+        /** Whether it is the water that decides. */
+        public boolean byWater() {
+            return water.isPresent() && water.equals(inTime());
+        }
+    }
+
+    /** The same under water of a conductivity, dS/m. */
+    SoilPit under(double conductivity) {
+        return new SoilPit(
+                id,
+                label,
+                place,
+                texture,
+                topsoil,
+                tests,
+                profile,
+                new Analysis(
+                        analysis.ph(),
+                        analysis.salt(),
+                        Optional.of(conductivity * TABLE.value("concentration")),
+                        analysis.organic(),
+                        analysis.fizzes()));
     }
 
     public Optional<Double> pan() {

@@ -5,13 +5,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Variety;
+import idlebough.core.judge.Finding;
+import idlebough.core.judge.Rule;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.UnitSystem;
+import idlebough.core.orchard.Evaluation;
+import idlebough.core.orchard.Orchard;
 import idlebough.core.rootstock.StockOffer.Aspect;
 import idlebough.core.site.Footing;
+import idlebough.core.site.Plot;
+import idlebough.core.site.Site;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
+import idlebough.core.variety.Choice;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -85,5 +96,59 @@ class StockOffersTest {
         assertThat(offer(cold, "m9").standing(Aspect.COLD)).isEqualTo(Standing.STOP);
         assertThat(offer(cold, "bud9").standing(Aspect.COLD)).isNotEqualTo(Standing.STOP);
         assertThat(offer(cold, "antonovka").standing(Aspect.COLD)).isNotEqualTo(Standing.STOP);
+    }
+
+    private static List<Finding> judged(SoilPit pit, double waterSalt, String variety, String stock) {
+        Orchard orchard = Orchard.empty(38, LocalDate.of(2027, 3, 1))
+                .with(Site.empty(38)
+                        .with(Plot.rectangle(30, 20))
+                        .withPits(List.of(pit))
+                        .withWater(waterSalt))
+                .withChoices(List.of(new Choice("c", variety, Optional.of(stock), 1)));
+        return Evaluation.of(orchard).rootstocks().judged().all();
+    }
+
+    /**
+     * Water of 2 dS/m brings a soil to 3 (Ayers & Westcot 1985). Trifoliate orange bears no salt, Cleopatra mandarin and
+     * sour orange do, and both stand wet ground less well or fail where tristeza is (Castle in Rom & Carlson 1987).
+     */
+    @Test
+    void saltyWaterNamesAStockThatBearsItAndWhatItLoses() {
+        SoilPit good = Shipped.pit(60, 6.5, Texture.SANDY_LOAM);
+        Finding salt = of(judged(good, 2, "orange-valencia", "trifoliate"), RootstockRules.SALT);
+        assertThat(salt.standing()).isEqualTo(Standing.STOP);
+        assertThat(salt.held().orElseThrow().measured().value()).isEqualTo(3);
+        assertThat(salt.remedies().get(0))
+                .isInstanceOfSatisfying(
+                        RootstockRemedy.TakeStock.class,
+                        take -> assertThat(take.stock()).isIn("cleopatra", "sour-orange"));
+        assertThat(reason(salt)).contains("stands that better, and nothing else here worse");
+        assertThat(of(judged(good, 0.3, "orange-valencia", "trifoliate"), RootstockRules.SALT)
+                        .isSound())
+                .as("fresh water harms nothing")
+                .isTrue();
+        // West Indian avocado seedlings bear salt and no wet feet, clonal stocks the other way about.
+        SoilPit slow = Shipped.pit(29, 6.5, Texture.CLAY_LOAM);
+        assertThat(reason(of(judged(slow, 2, "avocado-bacon", "avocado-clonal"), RootstockRules.SALT)))
+                .contains("West Indian-race seedling stands that better, but wet feet worse");
+    }
+
+    /** Peaches have no stock for very salty water: all are at an end at 6 dS/m (Maas & Hoffman 1977). */
+    @Test
+    void whereNoStockHelpsThatIsSaid() {
+        SoilPit good = Shipped.pit(60, 6.5, Texture.SANDY_LOAM);
+        assertThat(reason(of(judged(good, 5, "peach-redhaven", "st-julien"), RootstockRules.SALT)))
+                .contains("No stock for it does better here");
+    }
+
+    private static Finding of(List<Finding> found, Rule rule) {
+        return found.stream()
+                .filter(finding -> finding.rule().equals(rule))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String reason(Finding finding) {
+        return finding.reason().in(new Display(UnitSystem.METRIC, Locale.UK));
     }
 }
