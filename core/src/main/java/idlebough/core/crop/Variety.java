@@ -63,6 +63,7 @@ public record Variety(
      * @param selfFruitful 0 sets nothing alone, 1 a full crop
      * @param givesPollen whether its pollen can serve another
      * @param type key of {@code variety/types.csv} within its crop; empty for none
+     * @param months of the north in which it blooms, where they are told of the variety alone
      * @param sportOf key of the variety of which it is a bud sport and whose genes it carries; empty for none
      */
     public record Blossom(
@@ -74,7 +75,11 @@ public record Variety(
             double selfFruitful,
             boolean givesPollen,
             String type,
+            Optional<Months> months,
             String sportOf) {}
+
+    /** Both inclusive. */
+    public record Months(Month from, Month to) {}
 
     /**
      * @param vigour factor on the crop's size: 0.7 weak, 1, 1.2 strong
@@ -95,7 +100,17 @@ public record Variety(
                 crop,
                 "variety not known",
                 ChillNeed.of(0, ChillModel.PORTIONS, Certainty.WEAK, false),
-                new Blossom((char) 0, Optional.empty(), 2, "", "", crop.bloom().selfFruitful(), true, "", ""),
+                new Blossom(
+                        (char) 0,
+                        Optional.empty(),
+                        2,
+                        "",
+                        "",
+                        crop.bloom().selfFruitful(),
+                        true,
+                        "",
+                        Optional.empty(),
+                        ""),
                 new Habit(1, Ripening.ANY, crop.coldCelsius()),
                 Map.of(),
                 "",

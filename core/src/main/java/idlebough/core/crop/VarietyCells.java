@@ -25,6 +25,7 @@ public final class VarietyCells {
             "chill_sure",
             "bloom",
             "bloom_days",
+            "bloom_months",
             "ploidy",
             "s",
             "s_pollen",
@@ -107,7 +108,16 @@ public final class VarietyCells {
                 cell.number("self", 0, 1).orElse(crop.bloom().selfFruitful()),
                 !cell.text("pollen").equals("0"),
                 type,
+                months(cell),
                 cell.text("sport_of"));
+    }
+
+    private static Optional<Variety.Months> months(Cells cell) {
+        if (cell.text("bloom_months").isEmpty()) {
+            return Optional.empty();
+        }
+        Ripening.Span span = cell.span("bloom_months", 1, 12);
+        return Optional.of(new Variety.Months(Month.of((int) span.low()), Month.of((int) span.high())));
     }
 
     /** Its own need, or the range of what its crop’s varieties ask for, weakly. */

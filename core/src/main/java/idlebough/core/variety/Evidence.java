@@ -2,6 +2,7 @@ package idlebough.core.variety;
 
 import idlebough.core.site.SoilPit;
 import idlebough.core.winter.GrowingSeason;
+import idlebough.core.winter.SpringHours;
 import idlebough.core.winter.Wetness;
 import idlebough.core.winter.WinterLedger;
 import java.time.Month;
@@ -12,6 +13,7 @@ import java.util.Optional;
  * What is known of a site by which a variety is judged.
  *
  * @param springs of the variety at the screen; empty where its bloom cannot be predicted
+ * @param hours of those springs; empty without a record
  * @param growing empty without a whole year of days
  * @param pits may be empty; the one that suits the variety best speaks, since it may be planted there
  * @param sun the sunniest place of the plot; empty while no boundary is drawn
@@ -20,6 +22,7 @@ import java.util.Optional;
 public record Evidence(
         WinterLedger winters,
         Optional<VarietySprings> springs,
+        List<SpringHours> hours,
         Optional<GrowingSeason> growing,
         List<SoilPit> pits,
         Optional<Sun> sun,
@@ -52,6 +55,7 @@ public record Evidence(
 
     /** Winters and pits alone. */
     public static Evidence of(WinterLedger winters, List<SoilPit> pits) {
-        return new Evidence(winters, Optional.empty(), Optional.empty(), pits, Optional.empty(), Air.UNKNOWN);
+        return new Evidence(
+                winters, Optional.empty(), List.of(), Optional.empty(), pits, Optional.empty(), Air.UNKNOWN);
     }
 }

@@ -77,6 +77,7 @@ public final class VarietyRules {
             heat(variety, growing, synthetic).ifPresent(found::add);
         });
         known.sun().ifPresent(sun -> found.add(sun(variety, sun)));
+        SettingWarmth.judge(variety, known.hours()).ifPresent(found::add);
         ills(variety, known.air()).ifPresent(found::add);
         found.addAll(soil(variety, known.pits()));
         return List.copyOf(found);
@@ -361,7 +362,7 @@ public final class VarietyRules {
                 Optional.empty());
     }
 
-    private static VarietyRemedy seeOthers(String label, Variety variety) {
+    static VarietyRemedy seeOthers(String label, Variety variety) {
         return new VarietyRemedy.SeeOthers(
                 Sentences.of("variety").say(label, Map.of("crop", variety.crop().plural())),
                 variety.crop().key());

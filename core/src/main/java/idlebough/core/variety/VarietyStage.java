@@ -135,6 +135,9 @@ public final class VarietyStage implements Stage {
                 new Evidence(
                         input.winters().ledger(),
                         springs(variety, Exposure.SCREEN),
+                        SettingWarmth.of(variety).isEmpty()
+                                ? List.of()
+                                : input.winters().springs(Exposure.SCREEN),
                         input.winters().growing(),
                         input.site().pits(),
                         input.site()

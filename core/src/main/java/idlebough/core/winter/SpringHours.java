@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 
 /**
  * One winter and the spring after it by the hour, with what every bloom clock reads from it: the chill portions so far
@@ -91,6 +92,25 @@ public final class SpringHours {
             }
             return sums;
         });
+    }
+
+    /** Whether it is one of the southern half of the earth. */
+    public boolean southern() {
+        return hours.first().getMonth() == Month.MAY;
+    }
+
+    /** Hours of at least so many °C in the months that are asked for. */
+    public long hoursFrom(double celsius, Predicate<Month> months) {
+        double[] all = hours.celsius();
+        long found = 0;
+        for (int day = 0; day < all.length / 24; day++) {
+            if (months.test(hours.first().plusDays(day).getMonth())) {
+                for (int hour = 24 * day; hour < 24 * day + 24; hour++) {
+                    found += all[hour] >= celsius ? 1 : 0;
+                }
+            }
+        }
+        return found;
     }
 
     /** Portions from the season's start to the end of an hour. */

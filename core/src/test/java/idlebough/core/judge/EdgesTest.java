@@ -310,6 +310,7 @@ class EdgesTest {
                                 new Evidence(
                                         ledger(9, 2),
                                         Optional.empty(),
+                                        List.of(),
                                         Optional.empty(),
                                         List.of(),
                                         Optional.empty(),
@@ -320,6 +321,19 @@ class EdgesTest {
                 // The coldest month of a made year lies eight degrees under its mean.
                 return VarietyVerdict.of(
                                 Shipped.variety("apple-haralson"), Evidence.of(ledger(value + 8, 10), List.of()))
+                        .findings();
+            }
+            case "variety.setting" -> {
+                return VarietyVerdict.of(
+                                Shipped.variety(with),
+                                new Evidence(
+                                        ledger(9, 3),
+                                        Optional.empty(),
+                                        alike(value),
+                                        Optional.empty(),
+                                        List.of(),
+                                        Optional.empty(),
+                                        Evidence.Air.UNKNOWN))
                         .findings();
             }
             case "variety.record" -> {
@@ -372,7 +386,7 @@ class EdgesTest {
         WinterLedger none = WinterLedger.of(StationRecord.EMPTY, 45);
         return VarietyVerdict.of(
                         Shipped.variety(variety),
-                        new Evidence(none, springs, growing, List.of(), sun, Evidence.Air.UNKNOWN))
+                        new Evidence(none, springs, List.of(), growing, List.of(), sun, Evidence.Air.UNKNOWN))
                 .findings();
     }
 
@@ -392,6 +406,16 @@ class EdgesTest {
                 cox.uses(),
                 cox.origin(),
                 cox.own());
+    }
+
+    /** Ten springs whose every day comes to so many °C. */
+    private static List<SpringHours> alike(double warmest) {
+        LocalDate from = LocalDate.of(1990, 11, 1);
+        List<DailyExtremes> days = new ArrayList<>();
+        for (LocalDate day = from; day.isBefore(from.plusYears(10)); day = day.plusDays(1)) {
+            days.add(DailyExtremes.measured(day, warmest - 11, warmest));
+        }
+        return SpringHours.of(new StationRecord(days), 34);
     }
 
     /** Twenty-five springs alike, in so many of which a night of −6 °C falls on the day of full bloom. */
