@@ -3,6 +3,8 @@ package idlebough.app.variety;
 import idlebough.app.web.Svg;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Standing;
+import idlebough.core.measure.Display;
+import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Harvest;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
@@ -18,13 +20,15 @@ import java.util.stream.Collectors;
 /**
  * The year's harvest as a strip of weeks, its gap and its glut, and what would fill the gap; page units.
  *
- * @param bars trees ripe in each week
+ * @param total of a year at full crop, in words
+ * @param bars what is picked in each week at full crop
  * @param hand path along the weeks with fruit of one's own
  * @param gap in words; empty for none
  * @param glut in words; empty for none
  * @param fills varieties that are not stopped here and are ripe or in store in the middle of the gap
  */
 public record HarvestDrawing(
+        String total,
         List<Bar> bars,
         List<Named> months,
         String hand,
@@ -46,18 +50,18 @@ public record HarvestDrawing(
     /** A month's name where it begins. */
     public record Named(String name, double x) {}
 
-    static HarvestDrawing of(VarietyStage stage) {
+    static HarvestDrawing of(VarietyStage stage, Display display) {
         Harvest harvest = stage.harvest();
-        int most = 1;
+        double most = 1;
         for (int week = 1; week <= WEEKS; week++) {
-            most = Math.max(most, harvest.ripe(week));
+            most = Math.max(most, harvest.kg(week));
         }
         List<Bar> bars = new ArrayList<>();
         StringBuilder hand = new StringBuilder();
         for (int week = 1; week <= WEEKS; week++) {
             int ripe = harvest.ripe(week);
             if (ripe > 0) {
-                bars.add(new Bar(x(week), HIGH * ripe / most, title(harvest, week, ripe)));
+                bars.add(new Bar(x(week), HIGH * harvest.kg(week) / most, title(harvest, week, ripe, display)));
             }
             if (harvest.inHand(week)) {
                 hand.append(Svg.path("M# 0h#", x(week), WEEK));
@@ -70,6 +74,7 @@ public record HarvestDrawing(
                     LEFT + WEEK * (LocalDate.of(ANY_YEAR, month, 1).getDayOfYear() - 1) / 7.0));
         }
         return new HarvestDrawing(
+                display.text(harvest.kg(), Quantity.MASS),
                 bars,
                 months,
                 hand.toString(),
@@ -81,14 +86,16 @@ public record HarvestDrawing(
                         .map(gap -> gap.to() < gap.from() ? x(WEEKS + 1) : x(gap.to() + 1))
                         .orElse(0.0),
                 harvest.glut()
-                        .map(glut -> glut.trees() + " of " + harvest.trees() + " trees at once in week "
-                                + glut.weeks().from())
+                        .map(glut -> display.text(harvest.kg(glut.weeks().from()), Quantity.MASS) + " in week "
+                                + glut.weeks().from() + ", " + glut.trees() + " of "
+                                + harvest.trees() + " trees at once")
                         .orElse(""),
                 harvest.gap().map(gap -> fills(stage, gap)).orElse(List.of()));
     }
 
-    private static String title(Harvest harvest, int week, int ripe) {
-        return "Week " + week + ", " + ripe + (ripe == 1 ? " tree: " : " trees: ")
+    private static String title(Harvest harvest, int week, int ripe, Display display) {
+        return "Week " + week + ", " + display.text(harvest.kg(week), Quantity.MASS) + ", " + ripe
+                + (ripe == 1 ? " tree: " : " trees: ")
                 + harvest.crops().stream()
                         .filter(crop -> crop.window().covers(week))
                         .map(crop -> crop.variety().name())
@@ -101,7 +108,7 @@ public record HarvestDrawing(
         return stage.verdicts().stream()
                 .filter(v -> v.standing().orElse(Standing.DOUBTFUL) != Standing.STOP)
                 .filter(v -> !stage.chosen().contains(v.variety().key()))
-                .filter(v -> Harvest.fills(new Harvest.Ripe(v.variety(), 1, stage.ripe(v.variety())), gap))
+                .filter(v -> Harvest.fills(new Harvest.Ripe(v.variety(), 1, 0, stage.ripe(v.variety())), gap))
                 .sorted(Comparator.comparingInt(VarietyVerdict::step).thenComparing(v -> !serves(v.variety(), crops)))
                 .limit(MOST_FILLS)
                 .toList();

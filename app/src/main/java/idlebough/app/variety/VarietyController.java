@@ -84,7 +84,7 @@ public class VarietyController {
         model.addAttribute("missing", stage.missing().orElse(null));
         model.addAttribute("choices", byVariety(plan));
         model.addAttribute("strips", ChillStrip.of(plan, listed, picked));
-        model.addAttribute("year", HarvestDrawing.of(stage));
+        model.addAttribute("year", HarvestDrawing.of(stage, reader.display()));
         model.addAttribute("own", reader.display().field(picked.variety().chillNeed(), Quantity.COUNT));
         return "variety/varieties";
     }

@@ -16,8 +16,17 @@ public record Harvest(List<Ripe> crops) {
     private static final RuleTable TABLE = RuleTable.of("variety");
     private static final int WEEKS = 52;
 
-    /** @param trees of the variety; 0 where it is but a branch on another */
-    public record Ripe(Variety variety, int trees, RipeWindow window) {
+    /**
+     * @param trees of the variety; 0 where it is but a branch on another
+     * @param kg that they bring in a year at full crop; 0 where that is not told
+     */
+    public record Ripe(Variety variety, int trees, double kg, RipeWindow window) {
+        /** kg in each week of its harvest. */
+        double weekly() {
+            int weeks = Math.floorMod(RipeWindow.week(window.to()) - RipeWindow.week(window.from()), WEEKS) + 1;
+            return kg / weeks;
+        }
+
         /** Whether it is ripe, or in store from its harvest on, in a week. */
         boolean lasts(int week) {
             if (window.covers(week)) {
@@ -72,6 +81,19 @@ public record Harvest(List<Ripe> crops) {
                 .filter(ripe -> ripe.window().covers(week))
                 .mapToInt(Ripe::trees)
                 .sum();
+    }
+
+    /** What is picked in a week at full crop, kg. */
+    public double kg(int week) {
+        return crops.stream()
+                .filter(ripe -> ripe.window().covers(week))
+                .mapToDouble(Ripe::weekly)
+                .sum();
+    }
+
+    /** In a whole year at full crop. */
+    public double kg() {
+        return crops.stream().mapToDouble(Ripe::kg).sum();
     }
 
     /** Whether there is own fruit in a week, ripe or in store. */

@@ -1,6 +1,8 @@
 package idlebough.core.variety;
 
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Cropping;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Findings;
@@ -19,6 +21,7 @@ import idlebough.core.winter.Exposure;
 import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -202,15 +205,36 @@ public final class VarietyStage implements Stage {
 
     private Harvest brings() {
         Map<String, Integer> trees = new LinkedHashMap<>();
-        input.stands().forEach(stand -> trees.merge(stand.variety().key(), 1, Integer::sum));
-        input.choices().forEach(choice -> trees.merge(choice.variety(), choice.wanted(), Math::max));
+        Map<String, Double> kg = new HashMap<>();
+        input.stands().forEach(stand -> {
+            trees.merge(stand.variety().key(), 1, Integer::sum);
+            kg.merge(stand.variety().key(), fullCrop(stand.variety(), stand.stock()), Double::sum);
+        });
+        input.choices().forEach(choice -> {
+            int more = choice.wanted() - trees.getOrDefault(choice.variety(), 0);
+            if (more > 0) {
+                Variety variety = input.catalogue().variety(choice.variety());
+                trees.merge(choice.variety(), more, Integer::sum);
+                kg.merge(
+                        choice.variety(),
+                        more * fullCrop(variety, choice.stock().flatMap(input.catalogue()::findRootstock)),
+                        Double::sum);
+            }
+        });
         input.stands().forEach(stand -> stand.grafts().forEach(branch -> trees.putIfAbsent(branch.key(), 0)));
         return Harvest.of(trees.entrySet().stream()
                 .map(each -> new Harvest.Ripe(
                         input.catalogue().variety(each.getKey()),
                         each.getValue(),
+                        kg.getOrDefault(each.getKey(), 0.0),
                         ripe(input.catalogue().variety(each.getKey()))))
                 .toList());
+    }
+
+    private static double fullCrop(Variety variety, Optional<Rootstock> stock) {
+        return Cropping.of(variety.crop(), stock)
+                .map(cropping -> cropping.kg().middle())
+                .orElse(0.0);
     }
 
     /** Whether the other would tell the same springs of every variety. */

@@ -1,10 +1,14 @@
 package idlebough.core.variety;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import idlebough.core.Shipped;
+import idlebough.core.Vectors;
 import idlebough.core.crop.BadCell;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Cropping;
 import idlebough.core.crop.Variety;
 import idlebough.core.crop.VarietyCells;
 import idlebough.core.crop.VarietyTypes;
@@ -27,6 +31,7 @@ class HarvestTest {
         return new Harvest.Ripe(
                 Shipped.variety(variety),
                 trees,
+                14.0 * trees,
                 new RipeWindow(
                         from,
                         to,
@@ -201,5 +206,49 @@ class HarvestTest {
                     assertThat(bad.column()).isEqualTo(column);
                     assertThat(bad).hasMessageContaining(sentence);
                 });
+    }
+
+    /** Logistic rise of the yield (project choice), against an independent program. */
+    @Test
+    void yieldsOfTheYears() {
+        Vectors.joined("yield_curve").forEach(row -> {
+            double most = Double.parseDouble(row.get("ymax"));
+            double first = Double.parseDouble(row.get("t0"));
+            double full = Double.parseDouble(row.get("tf"));
+            int year = Integer.parseInt(row.get("t"));
+            assertThat(Cropping.yearly(most, first, full, year))
+                    .isCloseTo(Double.parseDouble(row.get("out:year_yield")), withinPercentage(0.01));
+            assertThat(Cropping.upTo(most, first, full, year))
+                    .isCloseTo(Double.parseDouble(row.get("out:cumulative")), withinPercentage(0.01));
+        });
+    }
+
+    /** MM106 40 to 60 kg, M27 5 to 7, first crops in year 3 and 2: RHS (Baker 1980). */
+    @Test
+    void whatATreeBringsByItsStock() {
+        Crop apple = Shipped.crop("apple");
+        Cropping mm106 = Cropping.of(apple, Optional.of(Shipped.stock("mm106"))).orElseThrow();
+        assertThat(mm106.kg().low()).isEqualTo(40);
+        assertThat(mm106.kg().high()).isEqualTo(60);
+        assertThat(mm106.first()).isEqualTo(3);
+        assertThat(mm106.in(2)).isZero();
+        assertThat(mm106.in(20)).isBetween(45.0, 50.0);
+        assertThat(Cropping.of(apple, Optional.of(Shipped.stock("m27")))
+                        .orElseThrow()
+                        .kg()
+                        .high())
+                .isEqualTo(7);
+        assertThat(Cropping.of(apple, Optional.of(Shipped.stock("bud9")))
+                        .orElseThrow()
+                        .kg()
+                        .middle())
+                .as("between M27 and M9, which it stands between in size")
+                .isBetween(6.0, 20.0);
+        assertThat(Catalogue.shipped().crops())
+                .allSatisfy(
+                        crop -> assertThat(Cropping.of(crop, Optional.empty())).isPresent());
+        Harvest two = Harvest.of(List.of(ripe("peach-elberta", 1, 211, 224), ripe("apple-golden", 1, 211, 217)));
+        assertThat(two.kg()).isEqualTo(28);
+        assertThat(two.kg(31)).as("half of the peaches, all of the apples").isEqualTo(21);
     }
 }
