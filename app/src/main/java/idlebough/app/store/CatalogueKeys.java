@@ -26,7 +26,10 @@ final class CatalogueKeys {
     static void check(Rows after, Collection<Row> changed) {
         boolean catalogue = changed.stream().anyMatch(OwnEntryRow.class::isInstance);
         boolean named = changed.stream()
-                .anyMatch(row -> row instanceof ChoiceRow || row instanceof TreeRow || row instanceof BloomRow);
+                .anyMatch(row -> row instanceof ChoiceRow
+                        || row instanceof TreeRow
+                        || row instanceof BloomRow
+                        || row instanceof PinRow);
         if (!catalogue && !named) {
             return;
         }
@@ -35,6 +38,7 @@ final class CatalogueKeys {
             after.choices().forEach(keys::choice);
             after.trees().forEach(keys::tree);
             after.blooms().forEach(keys::bloom);
+            after.pins().forEach(keys::pin);
         } else {
             changed.stream().filter(row -> !row.key().deleted()).forEach(keys::any);
         }
@@ -47,6 +51,8 @@ final class CatalogueKeys {
             tree(tree);
         } else if (row instanceof BloomRow bloom) {
             bloom(bloom);
+        } else if (row instanceof PinRow pin) {
+            pin(pin);
         }
     }
 
@@ -63,6 +69,10 @@ final class CatalogueKeys {
 
     private void bloom(BloomRow row) {
         variety(row.varietyKey(), "a bloom date");
+    }
+
+    private void pin(PinRow row) {
+        variety(row.varietyKey(), "a pin");
     }
 
     private void variety(String key, String who) {

@@ -14,6 +14,7 @@ public enum Kind {
     TEST("drainage_test", TestRow.class, true),
     FEATURE("feature", FeatureRow.class, true),
     CHOICE("variety_choice", ChoiceRow.class, true),
+    PIN("variety_pin", PinRow.class, true),
     OWN_FIGURE("variety_own", OwnFigureRow.class, true),
     OWN_ENTRY("own_entry", OwnEntryRow.class, true),
     BLOOM("bloom_seen", BloomRow.class, true),

@@ -99,7 +99,8 @@ public final class OrchardOfRows {
     }
 
     private static Choice choice(ChoiceRow row) {
-        return new Choice(row.id(), row.varietyKey(), Optional.ofNullable(row.rootstockKey()), row.wanted());
+        return new Choice(
+                row.id(), row.varietyKey(), Optional.ofNullable(row.rootstockKey()), row.wanted(), row.inPot());
     }
 
     /** Trees that have a peg, in the order of the pegs. */

@@ -29,6 +29,7 @@ public class Purge {
             "soil_pit",
             "variety_choice",
             "variety_own",
+            "variety_pin",
             "own_entry",
             "way_choice",
             "plan",

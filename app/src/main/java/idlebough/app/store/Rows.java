@@ -119,6 +119,10 @@ public final class Rows {
                 .findFirst();
     }
 
+    public List<PinRow> pins() {
+        return all(Kind.PIN);
+    }
+
     public List<OwnFigureRow> ownFigures() {
         return all(Kind.OWN_FIGURE);
     }

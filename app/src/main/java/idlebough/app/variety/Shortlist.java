@@ -7,10 +7,12 @@ import idlebough.core.variety.VarietyVerdict;
 import idlebough.core.variety.Wishes;
 import java.time.DateTimeException;
 import java.time.Month;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -20,14 +22,12 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param crop key; empty for all
  * @param words that the name must hold; empty for any
  * @param hideStops whether those that will not do here are left out
- * @param all whether every one is shown, and not only the first
  * @param listed in order
  */
-public record Shortlist(
-        String crop, String words, boolean hideStops, boolean all, Wishes wishes, List<VarietyVerdict> listed) {
-    private static final int FIRST = 400;
+public record Shortlist(String crop, String words, boolean hideStops, Wishes wishes, List<VarietyVerdict> listed) {
 
-    static Shortlist of(VarietyStage stage, Map<String, String> asked) {
+    /** @param pins varieties that go first whatever their standing */
+    static Shortlist of(VarietyStage stage, Map<String, String> asked, Set<String> pins) {
         String typed = asked.getOrDefault("crop", "");
         Optional<Crop> crop = stage.catalogue().findCrop(typed);
         String words = asked.getOrDefault("q", "").strip();
@@ -36,16 +36,19 @@ public record Shortlist(
                 month(asked.getOrDefault("month", "")),
                 use(asked.getOrDefault("use", "")),
                 asked.containsKey("sprays"),
-                asked.containsKey("soon"));
+                asked.containsKey("soon"),
+                asked.containsKey("easy"));
         String like = words.toLowerCase(Locale.ROOT);
         List<VarietyVerdict> listed = stage.verdicts().stream()
                 .filter(v -> crop.isEmpty() || v.variety().crop().equals(crop.get()))
                 .filter(v -> v.variety().label().toLowerCase(Locale.ROOT).contains(like))
                 .filter(v ->
                         !hide || v.standing().filter(s -> s == Standing.STOP).isEmpty())
-                .sorted(wishes.order(stage::ripe))
+                .sorted(Comparator.comparing(
+                                (VarietyVerdict v) -> !pins.contains(v.variety().key()))
+                        .thenComparing(wishes.order(stage::ripe)))
                 .toList();
-        return new Shortlist(crop.map(Crop::key).orElse(""), words, hide, asked.containsKey("all"), wishes, listed);
+        return new Shortlist(crop.map(Crop::key).orElse(""), words, hide, wishes, listed);
     }
 
     private static Optional<Month> month(String typed) {
@@ -60,15 +63,6 @@ public record Shortlist(
         return Stream.of(Wishes.Use.values())
                 .filter(use -> use.name().equals(typed))
                 .findFirst();
-    }
-
-    /** What the page shows. */
-    public List<VarietyVerdict> shown() {
-        return all ? listed : listed.stream().limit(FIRST).toList();
-    }
-
-    public int more() {
-        return listed.size() - shown().size();
     }
 
     /** Number of the month wished for; 0 for none. */
@@ -99,8 +93,8 @@ public record Shortlist(
         Stream.of(
                         Map.entry("sprays", wishes.fewSprays()),
                         Map.entry("soon", wishes.soon()),
-                        Map.entry("hide", hideStops),
-                        Map.entry("all", all))
+                        Map.entry("easy", wishes.easy()),
+                        Map.entry("hide", hideStops))
                 .filter(Map.Entry::getValue)
                 .forEach(each -> query.queryParam(each.getKey(), "1"));
         String built = words.isEmpty()

@@ -5,6 +5,7 @@ import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.OwnFigureRow;
+import idlebough.app.store.PinRow;
 import idlebough.app.store.Plan;
 import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
@@ -19,6 +20,8 @@ import idlebough.core.judge.Finding;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Subject;
 import idlebough.core.measure.Quantity;
+import idlebough.core.variety.Effort;
+import idlebough.core.variety.Pot;
 import idlebough.core.variety.VarietyFacts;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.variety.VarietyVerdict;
@@ -26,6 +29,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -54,7 +59,8 @@ public class VarietyController {
     private String show(Scope scope, Reader reader, Model model, Map<String, String> asked, String variety) {
         PlanView plan = pages.open(model, scope, StagePage.VARIETIES);
         VarietyStage stage = plan.evaluation().varieties();
-        Shortlist shortlist = Shortlist.of(stage, asked);
+        Set<String> pins = plan.rows().pins().stream().map(PinRow::varietyKey).collect(Collectors.toSet());
+        Shortlist shortlist = Shortlist.of(stage, asked, pins);
         List<VarietyVerdict> listed = shortlist.listed();
         VarietyVerdict picked =
                 variety != null && stage.catalogue().findVariety(variety).isPresent()
@@ -82,6 +88,15 @@ public class VarietyController {
                         plan,
                         picked.findings().stream().filter(Finding::isSound).toList()));
         model.addAttribute("missing", stage.missing().orElse(null));
+        model.addAttribute("pins", pins);
+        model.addAttribute("pot", Pot.of(picked.variety().crop()).orElse(null));
+        model.addAttribute(
+                "potted",
+                plan.rows()
+                        .choiceOf(picked.variety().key())
+                        .filter(ChoiceRow::inPot)
+                        .isPresent());
+        model.addAttribute("effort", Effort.of(picked.variety().crop()));
         model.addAttribute("choices", byVariety(plan));
         model.addAttribute("strips", ChillStrip.of(plan, listed, picked));
         model.addAttribute("year", HarvestDrawing.of(stage, reader.display()));
@@ -154,6 +169,42 @@ public class VarietyController {
         }
         return List.of(before.map(row -> Edit.change(row, base, Map.of("wanted", count)))
                 .orElseGet(() -> Edit.add(new ChoiceRow(RowKey.fresh(now.head().id()), variety, null, count))));
+    }
+
+    /** In a pot that goes under cover, or in the ground. */
+    @PostMapping("/{variety}/pot")
+    String pot(Scope scope, FormStamp stamp, @PathVariable String variety, @RequestParam boolean on) {
+        Variety of = variety(pages.plan(scope), variety);
+        if (Pot.of(of.crop()).isEmpty()) {
+            throw new NotFound();
+        }
+        edits.apply(
+                scope,
+                stamp.change(on ? "Put " + of.label() + " in a pot" : "Put " + of.label() + " in the ground"),
+                now -> List.of(now.rows()
+                        .choiceOf(variety)
+                        .map(row -> Edit.change(row, stamp.revision(), Map.of("inPot", on)))
+                        .orElseGet(
+                                () -> Edit.add(new ChoiceRow(RowKey.fresh(scope.orchard()), variety, null, 1, on)))));
+        return "redirect:/orchards/" + scope.orchard() + "/varieties?variety=" + variety;
+    }
+
+    /** Keeps it at the head of the shortlist, or no longer. */
+    @PostMapping("/{variety}/pin")
+    String pin(Scope scope, FormStamp stamp, @PathVariable String variety, @RequestParam boolean on) {
+        Variety of = variety(pages.plan(scope), variety);
+        edits.apply(scope, stamp.change((on ? "Pinned " : "Unpinned ") + of.label()), now -> {
+            Optional<PinRow> before = now.rows().pins().stream()
+                    .filter(row -> row.varietyKey().equals(variety))
+                    .findFirst();
+            return on
+                    ? before.isPresent()
+                            ? List.of()
+                            : List.of(Edit.add(new PinRow(RowKey.fresh(scope.orchard()), variety)))
+                    : before.map(row -> Edit.remove(row, stamp.revision())).stream()
+                            .toList();
+        });
+        return "redirect:/orchards/" + scope.orchard() + "/varieties?variety=" + variety;
     }
 
     private static Variety variety(PlanView plan, String key) {

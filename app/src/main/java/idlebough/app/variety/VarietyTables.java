@@ -16,6 +16,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Controller;
@@ -59,7 +60,7 @@ public class VarietyTables {
     String shortlist(Scope scope, @RequestParam Map<String, String> asked) {
         PlanView plan = pages.plan(scope);
         VarietyStage stage = plan.evaluation().varieties();
-        return table(stage, Shortlist.of(stage, asked).listed());
+        return table(stage, Shortlist.of(stage, asked, Set.of()).listed());
     }
 
     @GetMapping("/compare.csv")

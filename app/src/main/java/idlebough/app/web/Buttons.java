@@ -46,6 +46,7 @@ public final class Buttons {
         on(
                 WinterRemedy.CountIn.class,
                 r -> does(r, "/winters", Map.of("chill", r.model().name())));
+        on(VarietyRemedy.GrowInPot.class, r -> does(r, "/varieties/" + r.variety() + "/pot", Map.of("on", "true")));
         on(VarietyRemedy.SeeOthers.class, r -> leads(r, "/varieties?crop=" + r.crop()));
         on(VarietyRemedy.SeeSprings.class, r -> leads(r, "/winters/springs?variety=" + r.variety()));
         on(

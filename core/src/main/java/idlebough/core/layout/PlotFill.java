@@ -108,6 +108,7 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
     /** The widths at which the chosen trees stand in the row, m. */
     public static DoubleSummaryStatistics inRow(List<Choice> choices, RootstockStage stocks) {
         return choices.stream()
+                .filter(choice -> !choice.pot())
                 .mapToDouble(choice -> stocks.size(choice).spread())
                 .summaryStatistics();
     }
@@ -120,6 +121,9 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
     private static List<FillSpace.Seat> seats(List<Choice> choices, RootstockStage stocks, Standing standing) {
         List<FillSpace.Seat> of = new ArrayList<>();
         for (Choice choice : choices) {
+            if (choice.pot()) {
+                continue;
+            }
             TreeSize size = stocks.size(choice);
             of.add(new FillSpace.Seat(
                     choice, new Clearance.Grown(stocks.variety(choice).crop().key(), size)));

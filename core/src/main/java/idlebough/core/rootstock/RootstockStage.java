@@ -24,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** On what roots, for one orchard. */
 public final class RootstockStage implements Stage {
@@ -109,9 +110,10 @@ public final class RootstockStage implements Stage {
         List<List<Finding>> found = new ArrayList<>();
         for (Choice choice : input.choices()) {
             Map<String, SoilPit> own = speaking.get(choice.id());
-            List<SoilPit> pits = own == null ? input.site().pits() : List.copyOf(own.values());
+            List<SoilPit> pits =
+                    choice.pot() ? List.of() : own == null ? input.site().pits() : List.copyOf(own.values());
             found.add(judge(rules, choice, pits));
-            if (own == null) {
+            if (own == null && !choice.pot()) {
                 found.add(unplaced(rules, choice, pits));
             }
         }
@@ -122,6 +124,9 @@ public final class RootstockStage implements Stage {
     /** Where ground or winter speaks against its stock, another one is looked for and named with what it loses. */
     private List<Finding> judge(RootstockRules rules, Choice choice, List<SoilPit> pits) {
         Optional<Rootstock> stock = stock(choice);
+        if (choice.pot()) {
+            return rules.judge(choice.id(), variety(choice), stock, List.of(), OptionalDouble.empty());
+        }
         List<Finding> found = rules.judge(
                 choice.id(), variety(choice), stock, pits, input.winters().coldest());
         if (stock.isEmpty() || found.stream().allMatch(Finding::isSound)) {

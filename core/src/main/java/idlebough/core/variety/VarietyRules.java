@@ -11,6 +11,7 @@ import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
 import idlebough.core.judge.Measured;
+import idlebough.core.judge.Remedy;
 import idlebough.core.judge.Rule;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Sentences;
@@ -47,6 +48,7 @@ public final class VarietyRules {
     public static final Rule ILLS = Rule.of("variety.ills");
     public static final Rule SUN = Rule.of("variety.sun");
     public static final Rule DRAINAGE = Rule.of("variety.drainage");
+    static final Rule PH = Rule.of("variety.ph");
     private static final RuleTable TABLE = RuleTable.of("variety");
     private static final double PERCENT_OF_ONE = 100;
     /** From this grade on an ill matters; above it, it hurts badly. */
@@ -204,7 +206,7 @@ public final class VarietyRules {
                 .with("variety", variety.name())
                 .with("winters", Amount.count(winters.usable().size()))
                 .with("crop", variety.crop().withArticle())
-                .remedies(List.of(seeOthers("remedy.hardier", variety)))
+                .remedies(warmer(variety))
                 .judge(
                         Measured.of(coldest, reading, TEMPERATURE),
                         TABLE.limit(
@@ -212,6 +214,16 @@ public final class VarietyRules {
                                 variety.coldCelsius(),
                                 TEMPERATURE,
                                 Limit.Side.AT_LEAST));
+    }
+
+    /** A pot where it can be kept in one, then others. */
+    private static List<Remedy> warmer(Variety variety) {
+        List<Remedy> remedies = new ArrayList<>();
+        Pot.of(variety.crop())
+                .ifPresent(pot -> remedies.add(new VarietyRemedy.GrowInPot(
+                        Sentences.of("variety").say("remedy.pot", Map.of()), variety.key())));
+        remedies.add(seeOthers("remedy.hardier", variety));
+        return remedies;
     }
 
     /** In how many springs frost takes half of the blossom. Empty where springs or critical temperatures are too few. */

@@ -129,7 +129,19 @@ public final class VarietyStage implements Stage {
     public VarietyVerdict verdict(String key) {
         VarietyVerdict verdict =
                 verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
-        return placed.contains(key) ? verdict.placed() : verdict;
+        return placed.contains(key)
+                ? verdict.placed()
+                : inPot(key)
+                        .map(pot -> verdict.in(pot, input.winters().ledger()))
+                        .orElse(verdict);
+    }
+
+    /** Empty for one that is planned in the ground, or not at all. */
+    private Optional<Pot> inPot(String key) {
+        return input.choices().stream()
+                .filter(choice -> choice.pot() && choice.variety().equals(key))
+                .findFirst()
+                .flatMap(choice -> Pot.of(input.catalogue().variety(key).crop()));
     }
 
     private VarietyVerdict judge(Variety variety) {

@@ -10,6 +10,8 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.winter.ChillMatch;
+import idlebough.core.winter.WinterLedger;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -46,6 +48,14 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
                         .filter(finding -> !VarietyRules.DRAINAGE.equals(finding.rule()))
                         .toList(),
                 judged);
+    }
+
+    /** The same in a pot that goes under cover. */
+    VarietyVerdict in(Pot pot, WinterLedger winters) {
+        List<Finding> left = new ArrayList<>(
+                findings.stream().filter(finding -> !Pot.shelters(finding)).toList());
+        pot.judge(variety, winters).ifPresent(left::add);
+        return new VarietyVerdict(variety, match, List.copyOf(left), judged);
     }
 
     /** How the worst of them stands; empty, not judged, where no winter is known and nothing else speaks against it. */

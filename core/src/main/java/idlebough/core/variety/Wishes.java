@@ -13,9 +13,10 @@ import java.util.Optional;
  * @param use what it is wanted for
  * @param fewSprays whether the crop's main ills should hardly touch it
  * @param soon whether it should bear within three years
+ * @param easy whether it should ask for little work
  */
-public record Wishes(Optional<Month> month, Optional<Use> use, boolean fewSprays, boolean soon) {
-    public static final Wishes NONE = new Wishes(Optional.empty(), Optional.empty(), false, false);
+public record Wishes(Optional<Month> month, Optional<Use> use, boolean fewSprays, boolean soon, boolean easy) {
+    public static final Wishes NONE = new Wishes(Optional.empty(), Optional.empty(), false, false, false);
     private static final int HARDLY = 1;
     private static final int SOON = 3;
     private static final int GOOD_STORE = 8;
@@ -60,7 +61,11 @@ public record Wishes(Optional<Month> month, Optional<Use> use, boolean fewSprays
 
     /** How many there are. */
     public int count() {
-        return (month.isPresent() ? 1 : 0) + (use.isPresent() ? 1 : 0) + (fewSprays ? 1 : 0) + (soon ? 1 : 0);
+        return (month.isPresent() ? 1 : 0)
+                + (use.isPresent() ? 1 : 0)
+                + (fewSprays ? 1 : 0)
+                + (soon ? 1 : 0)
+                + (easy ? 1 : 0);
     }
 
     /** How many of them a variety meets; what is not known of it is not met. */
@@ -70,6 +75,7 @@ public record Wishes(Optional<Month> month, Optional<Use> use, boolean fewSprays
         met += use.filter(wanted -> wanted.of(variety)).isPresent() ? 1 : 0;
         met += fewSprays && hardly(variety) ? 1 : 0;
         met += soon && variety.crop().life().firstCropYear() <= SOON ? 1 : 0;
+        met += easy && Effort.of(variety.crop()).grade() == 1 ? 1 : 0;
         return met;
     }
 

@@ -48,6 +48,7 @@ import idlebough.core.site.TestHole;
 import idlebough.core.site.Texture;
 import idlebough.core.site.Tree;
 import idlebough.core.variety.Evidence;
+import idlebough.core.variety.Pot;
 import idlebough.core.variety.VarietySprings;
 import idlebough.core.variety.VarietyVerdict;
 import idlebough.core.winter.DailyExtremes;
@@ -322,6 +323,11 @@ class EdgesTest {
                 return VarietyVerdict.of(
                                 Shipped.variety("apple-haralson"), Evidence.of(ledger(value + 8, 10), List.of()))
                         .findings();
+            }
+            case "variety.pot" -> {
+                return Pot.of(Shipped.variety(with).crop()).stream()
+                        .flatMap(pot -> pot.judge(Shipped.variety(with), ledger(value, 10)).stream())
+                        .toList();
             }
             case "variety.setting" -> {
                 return VarietyVerdict.of(

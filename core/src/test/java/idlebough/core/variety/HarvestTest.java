@@ -120,7 +120,7 @@ class HarvestTest {
 
     @Test
     void wishesOrderAndExcludeNothing() {
-        Wishes wishes = new Wishes(Optional.of(Month.OCTOBER), Optional.of(Wishes.Use.KEEP), true, false);
+        Wishes wishes = new Wishes(Optional.of(Month.OCTOBER), Optional.of(Wishes.Use.KEEP), true, false, false);
         Variety liberty = Shipped.variety("apple-liberty");
         Variety golden = Shipped.variety("apple-golden");
         RipeWindow october = ripe("apple-golden", 1, 274, 287).window();
@@ -129,6 +129,15 @@ class HarvestTest {
         assertThat(wishes.met(golden, october)).as("ripe and keeps, but scab").isEqualTo(2);
         assertThat(wishes.met(liberty, october)).as("scab hardly touches it").isEqualTo(3);
         assertThat(wishes.met(liberty, june)).isEqualTo(2);
+        Wishes easy = new Wishes(Optional.empty(), Optional.empty(), false, false, true);
+        assertThat(easy.met(Shipped.variety("quince-vranja"), june))
+                .as("a quince wants little")
+                .isEqualTo(1);
+        assertThat(easy.met(Shipped.variety("peach-redhaven"), june))
+                .as("a peach wants much")
+                .isZero();
+        assertThat(Catalogue.shipped().crops())
+                .allSatisfy(crop -> assertThat(Effort.of(crop).grade()).isBetween(1, 3));
         assertThat(Wishes.NONE.count()).isZero();
     }
 
