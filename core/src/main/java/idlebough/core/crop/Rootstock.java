@@ -44,8 +44,10 @@ public record Rootstock(
      * @param most usual height at most, m; no limit
      * @param ownRooted there is no union
      * @param level whether its roots burn on show and the stem rots under soil, so that the flare ends level
+     * @param deep how far below the ground the collar is set, m; 0 for what must never sink: palms and bananas root from
+     *     their stems
      */
-    public record Union(double least, double most, boolean ownRooted, boolean level) {}
+    public record Union(double least, double most, boolean ownRooted, boolean level, double deep) {}
 
     /**
      * @param coldCelsius of the soil, at which its roots are badly hurt

@@ -41,7 +41,8 @@ public final class RootstockCells {
             "suckers",
             "anchorage",
             "points",
-            "sure");
+            "sure",
+            "deep");
 
     private static final int GOOD = 3;
     private static final int FAIR = 1;
@@ -79,7 +80,8 @@ public final class RootstockCells {
                         own ? 0 : cell.number("union_min", 0, 1).orElse(USUAL_LEAST),
                         own ? 0 : cell.number("union_max", 0, 1).orElse(USUAL_MOST),
                         own,
-                        yes(cell, "level")),
+                        yes(cell, "level"),
+                        cell.number("deep", 0, 1).orElse(0.0)),
                 new Rootstock.Traits(
                         cell.number("cold_c", -40, 10),
                         cell.isEmpty("life") ? Optional.empty() : Optional.of(cell.span("life", 1, 500)),

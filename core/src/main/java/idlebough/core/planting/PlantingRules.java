@@ -35,6 +35,7 @@ public final class PlantingRules {
     public static final Rule UNION_NOT_MEASURED = Rule.of("planting.union-not-measured");
     public static final Rule LIFT = Rule.of("planting.lift");
     public static final Rule UNION_HIGH = Rule.of("planting.union-high");
+    public static final Rule FLARE_DEEP = Rule.of("planting.flare-deep");
     public static final Rule FLARE_LEVEL = Rule.of("planting.flare-level");
     public static final Rule RICH_FILL = Rule.of("planting.rich-fill");
     public static final Rule BARE_ROOT_SEASON = Rule.of("planting.bare-root-season");
@@ -113,6 +114,12 @@ public final class PlantingRules {
     }
 
     private Finding flareLow() {
+        if (section.setDeep() > 0) {
+            return inTheEnd(FLARE_DEEP)
+                    .judge(
+                            section.flareInTheEnd(),
+                            TABLE.limit("flare-deep", -section.setDeep(), FINE_LENGTH, Limit.Side.AT_MOST));
+        }
         return inTheEnd(section.endsLevel() ? FLARE_LEVEL : FLARE_BURIED)
                 .remedies(section.loosened() ? List.of(way(PlantingWays.BASE, "firm", "remedy.firm")) : List.of())
                 .judge(

@@ -140,12 +140,24 @@ public record PlantingSection(
     }
 
     private static double chosen(Setting setting, double low, double high) {
+        if (deep(setting) > 0) {
+            return -deep(setting);
+        }
         if (level(setting)) {
             return STEP * Math.rint((low + high) / 2 / STEP);
         }
         double needed =
                 raiseNeeded(high, unionMin(setting) + READING, setting.tree().union());
         return Math.max(setting.texture().traits().proud().usual(), STEP * (Math.floor(needed / STEP + 1e-6) + 1));
+    }
+
+    private static double deep(Setting setting) {
+        return setting.stock().map(stock -> stock.union().deep()).orElse(0.0);
+    }
+
+    /** How far below the ground its collar is set, m; 0 for what must never sink. */
+    public double setDeep() {
+        return deep(setting);
     }
 
     private static boolean level(Setting setting) {
@@ -424,6 +436,10 @@ public record PlantingSection(
 
     private void addRaise(Working.Builder steps) {
         Texture.Traits soil = setting.texture().traits();
+        if (setDeep() > 0) {
+            steps.step("it roots from the stem, and its collar is set {} below the board", fine(setDeep()));
+            return;
+        }
         if (endsLevel()) {
             steps.step(
                     "these roots end level: as much as it sinks, between {} and {}",

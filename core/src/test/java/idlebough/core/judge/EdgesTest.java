@@ -658,6 +658,7 @@ class EdgesTest {
                         ? section(0.13, value, LOAM, "avocado-clonal", Map.of())
                         : section(0.13, value, PlantingSection.Soil.untested(Texture.valueOf(with)), "m9", Map.of());
             case "planting.flare-level" -> section(0.13, value, LOAM, "avocado-clonal", Map.of());
+            case "planting.flare-deep" -> section(0, value, LOAM, with, Map.of());
             case "planting.union-low" -> section(value - 0.02, 0.02);
             case "planting.union-high" -> section(value - 0.03, 0.03);
             case "planting.union-below-mulch" ->
