@@ -17,6 +17,7 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
 import idlebough.core.crop.Form;
+import idlebough.core.crop.LabelSigns;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -307,6 +308,7 @@ public class PlantingController {
         section(model, plan, reader, tree, 0);
         model.addAttribute("nursery", NurseryDrawing.of(tree));
         model.addAttribute("fields", fields);
+        model.addAttribute("signs", LabelSigns.of(tree.variety().crop()));
         model.addAttribute("forms", Form.values());
         model.addAttribute("footings", Footing.values());
         return "planting/tree";

@@ -15,6 +15,7 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.StagePage;
+import idlebough.core.crop.Crop;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -29,7 +30,9 @@ import idlebough.core.site.Point;
 import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.WhatToDo;
+import idlebough.core.site.Windbreak;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -117,6 +120,11 @@ public class SiteController {
             }
             case WIND -> {
                 model.addAttribute("figures", Layers.windFigures(plan));
+                Collection<Crop> wished = plan.evaluation().site().crops();
+                model.addAttribute(
+                        "breaks",
+                        Windbreak.fit(wished, plan.evaluation().winters().coldest()));
+                model.addAttribute("harmful", Windbreak.harmful(wished));
                 Double storm = plan.site().winds().stormWind();
                 if (storm != null) {
                     Shelter shelter = new Shelter(

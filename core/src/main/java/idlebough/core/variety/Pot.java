@@ -27,7 +27,7 @@ public record Pot(double litres, double carryIn) {
     public static final Rule RULE = Rule.of("variety.pot");
     /** What a pot under cover does away with. */
     private static final Set<Rule> SHELTERED =
-            Set.of(VarietyRules.COLD, VarietyRules.FROST, VarietyRules.DRAINAGE, VarietyRules.PH);
+            Set.of(VarietyRules.COLD, VarietyRules.FROST, VarietyRules.DRAINAGE, VarietyRules.PH, VarietyRules.SALT);
 
     private static final Source SOURCE = Source.practice(
             "citrus in open ground from about zone 8 up, colder than that in a container that can be wheeled under cover");

@@ -49,6 +49,7 @@ public final class VarietyRules {
     public static final Rule SUN = Rule.of("variety.sun");
     public static final Rule DRAINAGE = Rule.of("variety.drainage");
     static final Rule PH = Rule.of("variety.ph");
+    static final Rule SALT = Rule.of("variety.salt");
     private static final RuleTable TABLE = RuleTable.of("variety");
     private static final double PERCENT_OF_ONE = 100;
     /** From this grade on an ill matters; above it, it hurts badly. */
@@ -357,6 +358,10 @@ public final class VarietyRules {
                 .ifPresent(best -> found.add(about(variety, best)));
         pits.stream()
                 .flatMap(pit -> SiteRules.ph(pit, variety.crop()).stream())
+                .min(Comparator.comparing(Finding::standing))
+                .ifPresent(best -> found.add(about(variety, best)));
+        pits.stream()
+                .flatMap(pit -> SiteRules.salt(pit, variety.crop()).stream())
                 .min(Comparator.comparing(Finding::standing))
                 .ifPresent(best -> found.add(about(variety, best)));
         return found;

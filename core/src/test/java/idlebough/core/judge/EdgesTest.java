@@ -282,8 +282,10 @@ class EdgesTest {
     }
 
     private static List<Finding> variety(String rule, double value, String with) {
-        if (rule.equals("variety.drainage") || rule.equals("variety.ph")) {
-            SoilPit pit = rule.equals("variety.ph") ? Shipped.pit(40, value, Texture.LOAM) : Shipped.pit(value);
+        if (Set.of("variety.drainage", "variety.ph", "variety.salt").contains(rule)) {
+            SoilPit pit = rule.equals("variety.ph")
+                    ? Shipped.pit(40, value, Texture.LOAM)
+                    : rule.equals("variety.salt") ? salty(value) : Shipped.pit(value);
             return VarietyVerdict.of(
                             Shipped.variety(with), Evidence.of(WinterLedger.of(StationRecord.EMPTY, 45), List.of(pit)))
                     .findings();
