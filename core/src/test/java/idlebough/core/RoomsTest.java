@@ -24,6 +24,7 @@ class RoomsTest {
             "pollination",
             "rootstock",
             "layout",
+            "assortment",
             "irrigation",
             "planting",
             "almanac",
