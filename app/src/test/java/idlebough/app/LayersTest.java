@@ -11,6 +11,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import idlebough.core.judge.Room;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** The layers of the application: rooms and home over what they share, that over the store, that over the database. */
@@ -18,8 +19,9 @@ class LayersTest {
     private static final String APP = "idlebough.app.";
     private static final JavaClasses CLASSES =
             new ClassFileImporter(List.of(new ImportOption.DoNotIncludeTests())).importPackages("idlebough.app");
-    private static final List<String> ROOMS =
-            Arrays.stream(Room.values()).map(Room::key).toList();
+    private static final List<String> ROOMS = Stream.concat(
+                    Arrays.stream(Room.values()).map(Room::key), Stream.of("assortment"))
+            .toList();
 
     private static String[] rooms() {
         return ROOMS.stream().map(room -> APP + room).toArray(String[]::new);
