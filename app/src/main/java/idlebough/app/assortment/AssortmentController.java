@@ -113,7 +113,7 @@ public class AssortmentController {
             Optional<ProposalRuns.Run> run,
             Reader reader) {
         Set<String> grows = plan.evaluation().varieties().verdicts().stream()
-                .filter(verdict -> verdict.standing().orElse(Standing.SOUND) != Standing.STOP)
+                .filter(verdict -> verdict.raised().standing().orElse(Standing.SOUND) != Standing.STOP)
                 .map(verdict -> verdict.variety().crop().key())
                 .collect(Collectors.toSet());
         model.addAttribute(
@@ -132,6 +132,8 @@ public class AssortmentController {
         model.addAttribute("fields", fields);
         model.addAttribute("run", run.orElse(null));
         model.addAttribute("module", "assortment");
+        boolean none = run.map(last -> last.proposals().isEmpty()).orElse(true);
+        model.addAttribute("spreadCss", none ? "wishesfirst" : "");
         model.addAttribute(
                 "proposals",
                 run.map(last -> last.proposals().stream()

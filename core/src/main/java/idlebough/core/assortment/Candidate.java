@@ -4,6 +4,7 @@ import idlebough.core.crop.Cropping;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Standing;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.variety.RipeWindow;
 import idlebough.core.variety.VarietyVerdict;
@@ -19,10 +20,19 @@ import java.util.Set;
  * @param area that its crown covers full grown, m²
  * @param kg a year at full crop; 0 where that is not told
  * @param months in which it is ripe or in store
- * @param doubts what speaks against it, of the variety and of the stock
+ * @param doubts what speaks against the variety
+ * @param mound whether the ground is so slow that it wants a mound
+ * @param poor how many things speak against the stock, the mound among them
  */
 public record Candidate(
-        Variety variety, Rootstock stock, double area, double kg, Set<Month> months, List<Finding> doubts, long poor) {
+        Variety variety,
+        Rootstock stock,
+        double area,
+        double kg,
+        Set<Month> months,
+        List<Finding> doubts,
+        boolean mound,
+        long poor) {
     private static final int WEEK = 7;
 
     static Candidate of(VarietyVerdict verdict, StockOffer offer, RipeWindow window) {
@@ -36,10 +46,16 @@ public record Candidate(
                         .map(cropping -> cropping.kg().middle())
                         .orElse(0.0),
                 months(variety, window),
-                verdict.findings().stream()
+                verdict.raised().findings().stream()
                         .filter(finding -> !finding.isSound())
                         .toList(),
-                offer.doubts());
+                offer.standing(StockOffer.Aspect.WET) == Standing.STOP,
+                against(offer));
+    }
+
+    /** What speaks against a stock; slow soil, of which a mound lifts it, among it. */
+    static long against(StockOffer offer) {
+        return offer.doubts() + (offer.standing(StockOffer.Aspect.WET) == Standing.STOP ? 1 : 0);
     }
 
     private static Set<Month> months(Variety variety, RipeWindow window) {

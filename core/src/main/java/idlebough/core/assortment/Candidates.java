@@ -44,7 +44,9 @@ public record Candidates(List<Candidate> all, List<Choice> kept, List<Variety> s
                 .sorted()
                 .forEach(crop -> varieties.verdicts().stream()
                         .filter(verdict -> verdict.variety().crop().key().equals(crop) && may(verdict, wish))
-                        .sorted(Comparator.comparingInt(VarietyVerdict::step).thenComparingDouble(VarietyVerdict::rank))
+                        .sorted(Comparator.comparingInt((VarietyVerdict verdict) ->
+                                        verdict.raised().step())
+                                .thenComparingDouble(verdict -> verdict.raised().rank()))
                         .limit(MOST)
                         .forEach(verdict -> stocks(stocks, verdict)
                                 .forEach(offer ->
@@ -52,7 +54,7 @@ public record Candidates(List<Candidate> all, List<Choice> kept, List<Variety> s
         return new Candidates(List.copyOf(all), List.copyOf(kept), List.copyOf(standing), BloomTimes.at(varieties));
     }
 
-    /** The hard rules of one variety: nothing stops it, its chill is as safe as wished, and it does without sprays. */
+    /** The hard rules of one variety: nothing stops it that height would not mend, its chill is as safe as wished, and it does without sprays. */
     static boolean may(VarietyVerdict verdict, AssortmentWish wish) {
         Variety variety = verdict.variety();
         boolean safe =
@@ -60,18 +62,21 @@ public record Candidates(List<Candidate> all, List<Choice> kept, List<Variety> s
         boolean clean = variety.ills().isEmpty()
                 ? Effort.of(variety.crop()).grade() == 1
                 : variety.ills().values().stream().allMatch(grade -> grade <= HARDLY);
-        return verdict.standing().orElse(Standing.SOUND) != Standing.STOP && safe && (clean || !wish.noSprays());
+        // Slow soil is mended by height: it speaks against what wants a mound, and stops nothing.
+        Standing stands = verdict.raised().standing().orElse(Standing.SOUND);
+        return stands != Standing.STOP && safe && (clean || !wish.noSprays());
     }
 
     /** Of the stocks with the fewest doubts the smallest tree and the middle one. */
     private static List<StockOffer> stocks(RootstockStage stage, VarietyVerdict verdict) {
         List<StockOffer> fit =
                 stage.offers(new Choice("proposed", verdict.variety().key(), Optional.empty(), 1)).offers().stream()
-                        .filter(offer -> !offer.stopped() && offer.misfit().isEmpty())
+                        .filter(offer ->
+                                !offer.stoppedOnAMound() && offer.misfit().isEmpty())
                         .toList();
-        long fewest = fit.stream().mapToLong(StockOffer::doubts).min().orElse(0);
+        long fewest = fit.stream().mapToLong(Candidate::against).min().orElse(0);
         List<StockOffer> best =
-                fit.stream().filter(offer -> offer.doubts() == fewest).toList();
+                fit.stream().filter(offer -> Candidate.against(offer) == fewest).toList();
         return best.isEmpty()
                 ? List.of()
                 : best.size() == 1

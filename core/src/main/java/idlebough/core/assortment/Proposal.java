@@ -91,10 +91,21 @@ public record Proposal(List<Pick> picks, int score, Ended ended) {
         Set<String> crops = picks.stream()
                 .map(pick -> pick.candidate().variety().crop().key())
                 .collect(Collectors.toSet());
-        wish.crops().keySet().stream()
+        String left = wish.crops().keySet().stream()
                 .filter(crop -> !crops.contains(crop))
                 .sorted()
-                .forEach(crop -> said.add(WORDS.say("left-out", Map.of("crop", crop.replace('-', ' ')))));
+                .map(crop -> crop.replace('-', ' '))
+                .collect(Collectors.joining(", "));
+        if (!left.isEmpty()) {
+            said.add(WORDS.say("left-out", Map.of("crops", left)));
+        }
+        String mounds = picks.stream()
+                .filter(pick -> pick.candidate().mound())
+                .map(pick -> pick.candidate().variety().name())
+                .collect(Collectors.joining(", "));
+        if (!mounds.isEmpty()) {
+            said.add(WORDS.say("mounds", Map.of("names", mounds)));
+        }
         long alone = picks.stream()
                 .filter(pick -> !Candidates.wantsPartner(pick.candidate().variety()))
                 .count();

@@ -72,6 +72,13 @@ public record StockOffer(
         return misfit.filter(Misfit::fails).isPresent() || stands.containsValue(Standing.STOP);
     }
 
+    /** Whether anything but slow soil stops it, from which a mound lifts it. */
+    public boolean stoppedOnAMound() {
+        return misfit.filter(Misfit::fails).isPresent()
+                || stands.entrySet().stream()
+                        .anyMatch(each -> each.getKey() != Aspect.WET && each.getValue() == Standing.STOP);
+    }
+
     /** How many doubts are against it. */
     public long doubts() {
         return (misfit.isPresent() ? 1 : 0)

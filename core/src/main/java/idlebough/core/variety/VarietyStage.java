@@ -130,7 +130,7 @@ public final class VarietyStage implements Stage {
         VarietyVerdict verdict =
                 verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
         return placed.contains(key)
-                ? verdict.placed()
+                ? verdict.raised()
                 : inPot(key)
                         .map(pot -> verdict.in(pot, input.winters().ledger()))
                         .orElse(verdict);

@@ -40,7 +40,8 @@ public record VarietyVerdict(Variety variety, Optional<ChillMatch> match, List<F
                 !evidence.winters().usable().isEmpty());
     }
 
-    VarietyVerdict placed() {
+    /** As it would stand where slow soil does not matter: its place and stock judge that, or it stands on a mound. */
+    public VarietyVerdict raised() {
         return new VarietyVerdict(
                 variety,
                 match,

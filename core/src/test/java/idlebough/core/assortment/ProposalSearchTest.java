@@ -93,7 +93,7 @@ class ProposalSearchTest {
             Variety variety = pick.candidate().variety();
             var verdict = evaluation.varieties().verdict(variety.key());
             assertThat(wish.crops()).containsKey(variety.crop().key());
-            assertThat(verdict.standing()).isNotEqualTo(Optional.of(Standing.STOP));
+            assertThat(verdict.raised().standing()).isNotEqualTo(Optional.of(Standing.STOP));
             verdict.match().ifPresent(match -> assertThat(match.ofTen()).isGreaterThanOrEqualTo(wish.safety()));
             assertThat(evaluation
                             .varieties()
