@@ -20,6 +20,7 @@ import idlebough.core.judge.Subject;
 import idlebough.core.rootstock.StockFacts;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
+import idlebough.core.rootstock.TrainingSystem;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Tree;
 import java.util.ArrayList;
@@ -118,7 +119,8 @@ public class RootstockController {
         model.addAttribute("lines", StockLine.all(offers, shown, chosen));
         model.addAttribute("heads", StockLine.heads());
         model.addAttribute("shown", shown);
-        model.addAttribute("facts", StockFacts.of(shown.stock()));
+        model.addAttribute("facts", StockFacts.of(picked.variety().crop(), shown.stock()));
+        model.addAttribute("systems", TrainingSystem.of(picked.variety(), shown.stock()));
         model.addAttribute("chosen", chosen);
         model.addAttribute("words", new StockWords(offers, reader));
         model.addAttribute("pick", ranked.stream().findFirst().orElse(null));

@@ -1,5 +1,7 @@
 package idlebough.core.rootstock;
 
+import idlebough.core.crop.Crop;
+import idlebough.core.crop.Cropping;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.VarietyTypes;
 import idlebough.core.judge.Amount;
@@ -8,6 +10,7 @@ import idlebough.core.measure.Quantity;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** What the catalogue holds of a stock beside its size and its bearing of the ground. What is not known is absent. */
@@ -18,10 +21,32 @@ public final class StockFacts {
 
     private StockFacts() {}
 
-    /** Each by what it is a value of. */
-    public static Map<String, Phrase> of(Rootstock stock) {
+    /** Each by what it is a value of; what a tree of a crop brings on it first. */
+    public static Map<String, Phrase> of(Crop crop, Rootstock stock) {
         Rootstock.Traits traits = stock.traits();
         Map<String, Phrase> facts = new LinkedHashMap<>();
+        Cropping.of(crop, Optional.of(stock)).ifPresent(brings -> {
+            facts.put(
+                    "Crops",
+                    Phrase.of(
+                            "from year {}, in full from year {}",
+                            Amount.count(brings.first()),
+                            Amount.count(brings.full())));
+            facts.put(
+                    "A full crop",
+                    Phrase.of(
+                            "{} to {}",
+                            Amount.of(brings.kg().low(), Quantity.MASS),
+                            Amount.of(brings.kg().high(), Quantity.MASS)));
+            if (traits.life().isEmpty()) {
+                facts.put(
+                        "A tree on it is kept",
+                        Phrase.of(
+                                "{} to {} years",
+                                Amount.count(brings.life().low()),
+                                Amount.count(brings.life().high())));
+            }
+        });
         traits.coldCelsius()
                 .ifPresent(cold -> facts.put(
                         "Roots are badly hurt in soil of", Phrase.of("{}", Amount.of(cold, Quantity.TEMPERATURE))));

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
 import idlebough.core.crop.Catalogue;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.judge.Finding;
+import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Subject;
 import idlebough.core.site.Footing;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -102,18 +105,20 @@ class RootstockTest {
     void oneBearsWhatTheOtherSuffers(String ill, String tough, String tender) {
         assertThat(Shipped.stock(tough).traits().ills().get(ill))
                 .isLessThan(Shipped.stock(tender).traits().ills().get(ill));
-        assertThat(StockFacts.of(Shipped.stock(tender)).get("Ills hurt it").pattern())
-                .contains("badly");
+        assertThat(facts(Shipped.stock(tender)).get("Ills hurt it").pattern()).contains("badly");
     }
 
     @Test
     void whatIsNotKnownOfAStockIsNotTold() {
         assertThat(Catalogue.shipped().rootstocks())
-                .allSatisfy(stock ->
-                        assertThat(StockFacts.of(stock)).as(stock.key()).containsKey("How sure"));
-        assertThat(StockFacts.of(Shipped.stock("turpentine"))).doesNotContainKeys("Suckers", "A tree on it is kept");
-        assertThat(StockFacts.of(Shipped.stock("m9")).get("Holds in the ground").pattern())
+                .allSatisfy(stock -> assertThat(facts(stock)).as(stock.key()).containsKey("How sure"));
+        assertThat(facts(Shipped.stock("turpentine"))).doesNotContainKeys("Suckers", "Roots are badly hurt in soil of");
+        assertThat(facts(Shipped.stock("m9")).get("Holds in the ground").pattern())
                 .as("M9 has brittle roots and wants a stake for life")
                 .isEqualTo("poorly");
+    }
+
+    private static Map<String, Phrase> facts(Rootstock stock) {
+        return StockFacts.of(Shipped.crop(stock.crops().iterator().next()), stock);
     }
 }

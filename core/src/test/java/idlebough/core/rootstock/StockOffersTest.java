@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Stocks beside one another; ranks and sizes of stocks: Rom & Carlson 1987, RHS (Baker), as in the catalogue. */
@@ -150,5 +151,48 @@ class StockOffersTest {
 
     private static String reason(Finding finding) {
         return finding.reason().in(new Display(UnitSystem.METRIC, Locale.UK));
+    }
+
+    /** M9 makes spindles 1.2 to 1.8 m apart and no standards; M25 standards and no cordons: RHS (Baker). */
+    @Test
+    void systemsSuitTheStock() {
+        var onM9 = TrainingSystem.of(APPLE, Shipped.stock("m9"));
+        assertThat(onM9)
+                .extracting(spaced -> spaced.system().name())
+                .contains("spindle", "oblique cordon", "dwarf bush")
+                .doesNotContain("standard", "half-standard", "open vase");
+        assertThat(onM9)
+                .filteredOn(spaced -> spaced.system().name().equals("spindle"))
+                .allSatisfy(spaced -> {
+                    assertThat(spaced.inRow()).isBetween(1.2, 1.8);
+                    assertThat(spaced.rows()).isBetween(3.0, 3.6);
+                });
+        assertThat(TrainingSystem.of(APPLE, Shipped.stock("m25")))
+                .extracting(spaced -> spaced.system().name())
+                .containsExactly("standard");
+        assertThat(TrainingSystem.of(Shipped.variety("peach-redhaven"), Shipped.stock("st-julien")))
+                .extracting(spaced -> spaced.system().name())
+                .contains("open vase", "fan")
+                .doesNotContain("espalier");
+    }
+
+    /** Whatever the ground: a stock that bears wet feet better is never judged worse for them. */
+    @Test
+    void whatBearsWetBetterStandsWetNoWorse() {
+        Random random = new Random(9);
+        for (int round = 0; round < 60; round++) {
+            StockOffers offers = apples(Shipped.pit(2 + 40 * random.nextDouble(), 6.5, Texture.LOAM), 5.0, -15);
+            for (StockOffer one : offers.offers()) {
+                for (StockOffer other : offers.offers()) {
+                    if (one.stock().wet() >= other.stock().wet()) {
+                        assertThat(one.standing(Aspect.WET).isWorseThan(other.standing(Aspect.WET)))
+                                .as(
+                                        "%s against %s",
+                                        one.stock().name(), other.stock().name())
+                                .isFalse();
+                    }
+                }
+            }
+        }
     }
 }
