@@ -1,9 +1,12 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.backToMetres;
 import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.inFeet;
 import static idlebough.app.use.Walk.open;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
+import static idlebough.app.use.Walk.wider;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -59,13 +62,8 @@ class AssortmentWalkTest {
     void aSearchIsStoppedOnAPhone() {
         try (Browser.Tab tab = new Browser.Tab(390, 844)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            open(page, "Ninth");
+            inFeet(page, "Ninth");
             String base = base(page);
-            page.locator(".units button:has-text('ft'), button:has-text('ft · gal')")
-                    .first()
-                    .click();
             page.navigate(base + "assortment");
             page.evaluate("() => document.querySelectorAll('.wishlist select').forEach((s) => (s.value = '2'))");
             page.fill("#trees", "24");
@@ -76,10 +74,8 @@ class AssortmentWalkTest {
             press(page, "Stop, and take the best so far");
             page.waitForFunction("() => !document.getElementById('progress')");
             assertThat(text(page, ".sets")).contains("you stopped the search");
-            assertThat(((Number) page.evaluate("() => document.documentElement.scrollWidth - innerWidth")).intValue())
-                    .as("no wider than the phone")
-                    .isZero();
-            page.locator("form.seg button:has-text('m')").first().click();
+            assertThat(wider(page)).as("no wider than the phone").isZero();
+            backToMetres(page);
         }
     }
 

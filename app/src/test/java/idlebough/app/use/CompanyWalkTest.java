@@ -1,9 +1,12 @@
 package idlebough.app.use;
 
+import static idlebough.app.use.Walk.backToMetres;
 import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.inFeet;
 import static idlebough.app.use.Walk.open;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
+import static idlebough.app.use.Walk.wider;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -88,17 +91,12 @@ class CompanyWalkTest {
     void onAPhoneInTheSouth() {
         try (Browser.Tab tab = new Browser.Tab(390, 844)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            open(page, "Ninth");
+            inFeet(page, "Ninth");
             String base = base(page);
-            page.locator(".units button:has-text('ft'), button:has-text('ft · gal')")
-                    .first()
-                    .click();
             page.navigate(base + "varieties?month=2&use=FRESH&soon=1");
             assertThat(text(page, ".shortlist")).contains("of 3").contains("doubtful");
             assertThat(page.locator(".shortlist .why").first().textContent()).isNotBlank();
-            assertThat(number(page)).as("no wider than the phone").isZero();
+            assertThat(wider(page)).as("no wider than the phone").isZero();
             for (int i = 0; i < 3; i++) {
                 page.locator(".shortlist input[name=v]").nth(i).check();
             }
@@ -106,7 +104,7 @@ class CompanyWalkTest {
             assertThat(text(page, "h1")).isEqualTo("3 varieties, side by side");
             assertThat(text(page, "#figures")).containsAnyOf("Partner:", "Crops alone", "No partner");
             tab.calm("side by side on a phone");
-            assertThat(number(page)).isZero();
+            assertThat(wider(page)).isZero();
             String csv = page.request()
                     .get(page.locator("a:has-text('As CSV')")
                             .getAttribute("href")
@@ -121,13 +119,8 @@ class CompanyWalkTest {
                     .isFalse();
             page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
             page.navigate(base + "partners");
-            assertThat(number(page)).isZero();
-            // The next walk is in metres, as the demo begins.
-            page.locator("form.seg button:has-text('m')").first().click();
+            assertThat(wider(page)).isZero();
+            backToMetres(page);
         }
-    }
-
-    private static double number(Page page) {
-        return ((Number) page.evaluate("() => document.documentElement.scrollWidth - innerWidth")).doubleValue();
     }
 }

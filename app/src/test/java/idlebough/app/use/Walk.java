@@ -2,6 +2,7 @@ package idlebough.app.use;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import idlebough.app.Running;
 
 /** What every walk through the interface does again and again. */
 final class Walk {
@@ -31,5 +32,25 @@ final class Walk {
     /** The orchard's address, with the slash after it. */
     static String base(Page page) {
         return page.url().replaceAll("(/orchards/[^/]+/).*", "$1");
+    }
+
+    /** The demo as a phone in feet sees it. */
+    static void inFeet(Page page, String orchard) {
+        page.navigate(Running.base() + "/sign-in");
+        page.click("#demo");
+        open(page, orchard);
+        page.locator(".units button:has-text('ft'), button:has-text('ft · gal')")
+                .first()
+                .click();
+    }
+
+    /** The next walk is in metres, as the demo begins. */
+    static void backToMetres(Page page) {
+        page.locator("form.seg button:has-text('m')").first().click();
+    }
+
+    /** By how much the page is wider than its window, px. */
+    static int wider(Page page) {
+        return ((Number) page.evaluate("() => document.documentElement.scrollWidth - innerWidth")).intValue();
     }
 }
