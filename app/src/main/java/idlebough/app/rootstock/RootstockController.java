@@ -6,6 +6,7 @@ import idlebough.app.store.Edits;
 import idlebough.app.store.NotFound;
 import idlebough.app.store.Plan;
 import idlebough.app.store.Scope;
+import idlebough.app.store.SettingsRow;
 import idlebough.app.store.TreeRow;
 import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
@@ -17,12 +18,15 @@ import idlebough.core.crop.Crop;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
+import idlebough.core.layout.PlotFill;
+import idlebough.core.orchard.StockTrial;
 import idlebough.core.rootstock.StockFacts;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
 import idlebough.core.rootstock.TrainingSystem;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Tree;
+import idlebough.core.variety.Choice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -39,6 +43,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/orchards/{orchard}/rootstocks")
 public class RootstockController {
+    /** Beyond so many trees filling the plot takes seconds, and the layout says it. */
+    private static final int MOST_TRIED = 120;
+
     private static final List<Integer> YEARS = List.of(3, 7, 15, 0);
     private final Pages pages;
     private final Edits edits;
@@ -103,11 +110,11 @@ public class RootstockController {
     }
 
     private static void offer(PlanView plan, Reader reader, Model model, Named picked, Look look) {
-        StockOffers offers = plan.evaluation().varieties().choices().stream()
-                .filter(choice -> choice.id().equals(picked.choice().id()))
+        Choice choice = plan.evaluation().varieties().choices().stream()
+                .filter(each -> each.id().equals(picked.choice().id()))
                 .findFirst()
-                .map(plan.evaluation().rootstocks()::offers)
                 .orElseThrow(NotFound::new);
+        StockOffers offers = plan.evaluation().rootstocks().offers(choice);
         List<StockOffer> ranked = offers.ranked();
         String chosen = picked.stock() == null ? "" : picked.stock().key();
         StockOffer shown = Optional.ofNullable(look.stock())
@@ -121,6 +128,21 @@ public class RootstockController {
         model.addAttribute("shown", shown);
         model.addAttribute("facts", StockFacts.of(picked.variety().crop(), shown.stock()));
         model.addAttribute("systems", TrainingSystem.of(picked.variety(), shown.stock()));
+        SettingsRow.RowsOfTrees rows = plan.rows().settings().rows();
+        model.addAttribute(
+                "trial",
+                Optional.of(plan.evaluation())
+                        .filter(evaluation -> evaluation.stands().size() <= MOST_TRIED)
+                        .flatMap(evaluation -> StockTrial.of(
+                                evaluation,
+                                choice,
+                                shown.stock(),
+                                new PlotFill.Wish(
+                                        rows.pattern(),
+                                        rows.margin(),
+                                        rows.alley(),
+                                        Optional.ofNullable(rows.bearing()))))
+                        .orElse(null));
         model.addAttribute("chosen", chosen);
         model.addAttribute("words", new StockWords(offers, reader));
         model.addAttribute("pick", ranked.stream().findFirst().orElse(null));

@@ -14,6 +14,8 @@ import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.layout.Crowns;
 import idlebough.core.layout.PlannedTree;
+import idlebough.core.layout.PlotFill;
+import idlebough.core.layout.RowFill;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.rootstock.RootstockRules;
@@ -276,5 +278,25 @@ class StagesTest {
                 false,
                 Optional.empty(),
                 Optional.of(about));
+    }
+
+    /** A 12 × 12 m plot holds several M27 and hardly a standard: 1.9 m against 7.5 m wide (RHS, Baker). */
+    @Test
+    void whatAnotherStockWouldBe() {
+        Orchard small = Orchard.empty(44, PLANTING)
+                .with(Site.empty(44).with(Plot.rectangle(12, 12)))
+                .withChoices(List.of(new Choice("c", "apple-cox", Optional.of("mm106"), 6)));
+        Evaluation plan = Evaluation.of(small);
+        PlotFill.Wish rows = new PlotFill.Wish(RowFill.Pattern.SQUARE, 1, 1.2, Optional.empty());
+        Choice choice = small.choices().get(0);
+        StockTrial dwarf =
+                StockTrial.of(plan, choice, Shipped.stock("m27"), rows).orElseThrow();
+        StockTrial tall =
+                StockTrial.of(plan, choice, Shipped.stock("m25"), rows).orElseThrow();
+        assertThat(dwarf.placed()).isEqualTo(6);
+        assertThat(tall.placed()).isBetween(1, 2);
+        assertThat(dwarf.kg().orElseThrow()).as("six of 5 to 7 kg").isEqualTo(36);
+        assertThat(StockTrial.of(Evaluation.of(Orchard.empty(44, PLANTING)), choice, Shipped.stock("m27"), rows))
+                .isEmpty();
     }
 }
