@@ -71,6 +71,11 @@ public record Candidate(
         return months;
     }
 
+    /** Whether anything but the ground that a mound mends speaks against it. */
+    boolean doubted() {
+        return !doubts.isEmpty() || poor > (mound ? 1 : 0);
+    }
+
     /** How many things speak against it. */
     long against() {
         return doubts.size() + poor;

@@ -4,6 +4,7 @@ import idlebough.core.crop.Variety;
 import idlebough.core.judge.Standing;
 import idlebough.core.pollination.BloomTimes;
 import idlebough.core.pollination.Pairing;
+import idlebough.core.pollination.PartnerRules;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.rootstock.RootstockStage;
 import idlebough.core.rootstock.StockOffer;
@@ -64,7 +65,7 @@ public record Candidates(List<Candidate> all, List<Choice> kept, List<Variety> s
                 : variety.ills().values().stream().allMatch(grade -> grade <= HARDLY);
         // Slow soil is mended by height: it speaks against what wants a mound, and stops nothing.
         Standing stands = verdict.raised().standing().orElse(Standing.SOUND);
-        return stands != Standing.STOP && safe && (clean || !wish.noSprays());
+        return !PartnerRules.wantsCaprifig(variety) && stands != Standing.STOP && safe && (clean || !wish.noSprays());
     }
 
     /** Of the stocks with the fewest doubts the smallest tree and the middle one. */

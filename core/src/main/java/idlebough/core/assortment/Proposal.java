@@ -114,7 +114,7 @@ public record Proposal(List<Pick> picks, int score, Ended ended) {
                         ? WORDS.say("alone", Map.of())
                         : WORDS.say("company", Map.of("n", Amount.count(picks.size() - alone))));
         List<Pick> doubtful =
-                picks.stream().filter(pick -> pick.candidate().against() > 0).toList();
+                picks.stream().filter(pick -> pick.candidate().doubted()).toList();
         said.add(
                 doubtful.isEmpty()
                         ? WORDS.say("sound", Map.of())

@@ -27,6 +27,7 @@ import java.util.Optional;
 public final class PartnerRules {
     public static final Rule PARTNER = Rule.of("pollination.partner");
     public static final Rule TRIPLOID = Rule.of("pollination.triploid");
+    public static final Rule CAPRIFIG = Rule.of("pollination.caprifig");
     public static final Rule BRANCH = Rule.of("pollination.branch");
     public static final Rule SHARE = Rule.of("pollination.share");
     private static final RuleTable TABLE = RuleTable.of("pollination");
@@ -38,6 +39,12 @@ public final class PartnerRules {
     /** Empty for fruit to which no pollen is carried. */
     public static Optional<Finding> judge(Neighbourhood around) {
         Flowering tree = around.tree();
+        if (wantsCaprifig(tree.variety())) {
+            return Optional.of(CAPRIFIG.about(tree.subject())
+                    .with("tree", tree.label())
+                    .with("variety", tree.variety().name())
+                    .stands(Standing.DOUBTFUL, TABLE.source("caprifig")));
+        }
         if (tree.variety().crop().vector() == Crop.Vector.NONE) {
             return Optional.empty();
         }
@@ -56,6 +63,11 @@ public final class PartnerRules {
                     .judge(Measured.exactly(giving.size(), COUNT), TABLE.atLeast("triploid", COUNT)));
         }
         return Optional.of(partner(around, giving));
+    }
+
+    /** Whether it is a Smyrna fig, which drops its fruit without a caprifig and its wasp (Condit 1955). */
+    public static boolean wantsCaprifig(Variety variety) {
+        return variety.crop().key().equals("fig") && variety.type().equals("smyrna");
     }
 
     /** Has a block of one variety pollinizers enough among it? Empty for one too small, or that crops alone. */

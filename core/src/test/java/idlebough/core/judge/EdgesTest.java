@@ -455,7 +455,9 @@ class EdgesTest {
             return block((int) value, Integer.parseInt(with));
         }
         List<Flowering> trees = new ArrayList<>();
-        if (rule.equals("pollination.branch")) {
+        if (rule.equals("pollination.caprifig")) {
+            trees.add(flowering("t", with, value));
+        } else if (rule.equals("pollination.branch")) {
             trees.add(new Flowering(
                     Subject.tree("t"), "t", Shipped.variety("apple-cox"), Optional.of(new Point(0, 0)), 0.8, true));
             trees.add(flowering("p", with, value));
