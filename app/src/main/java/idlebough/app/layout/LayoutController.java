@@ -23,6 +23,7 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
 import idlebough.core.layout.BaseLine;
 import idlebough.core.layout.Crowns;
+import idlebough.core.layout.PlanYield;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
@@ -132,6 +133,9 @@ public class LayoutController {
         model.addAttribute("plot", plot);
         model.addAttribute("sheet", plot == null ? null : Sheet.of(plot, WIDTH, HEIGHT));
         model.addAttribute("year", year);
+        model.addAttribute(
+                "brings",
+                PlanYield.of(plan.evaluation().stands(), plan.rows().settings().plantingDate(), year));
         model.addAttribute("picked", picked);
         model.addAttribute("doubts", plan.doubts(Room.LAYOUT).size());
         if (plot != null && picked != null) {

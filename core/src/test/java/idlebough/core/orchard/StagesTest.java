@@ -13,6 +13,7 @@ import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.layout.Crowns;
+import idlebough.core.layout.PlanYield;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.PlotFill;
 import idlebough.core.layout.RowFill;
@@ -298,5 +299,16 @@ class StagesTest {
         assertThat(dwarf.kg().orElseThrow()).as("six of 5 to 7 kg").isEqualTo(36);
         assertThat(StockTrial.of(Evaluation.of(Orchard.empty(44, PLANTING)), choice, Shipped.stock("m27"), rows))
                 .isEmpty();
+    }
+
+    /** Nothing before the first crop, half way up in the middle, 40 to 60 kg in full on MM106 (RHS, Baker). */
+    @Test
+    void whatThePlanBringsThroughTheYears() {
+        Evaluation one = Evaluation.of(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM))
+                .withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED))));
+        assertThat(PlanYield.of(one.stands(), PLANTING, 2).inYear()).isZero();
+        assertThat(PlanYield.of(one.stands(), PLANTING, 5.5).inYear()).isEqualTo(25);
+        assertThat(PlanYield.of(one.stands(), PLANTING, 20).full()).isEqualTo(50);
+        assertThat(PlanYield.of(one.stands(), PLANTING, 20).inYear()).isBetween(47.5, 50.0);
     }
 }
