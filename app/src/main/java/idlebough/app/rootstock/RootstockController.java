@@ -124,7 +124,7 @@ public class RootstockController {
                 .orElse(offers.offers().get(0));
         StockDrawing.Moment moment = look.moment();
         model.addAttribute("lines", StockLine.all(offers, shown, chosen));
-        model.addAttribute("heads", StockLine.heads());
+        model.addAttribute("heads", StockLine.heads(offers));
         model.addAttribute("shown", shown);
         model.addAttribute("facts", StockFacts.of(picked.variety().crop(), shown.stock()));
         model.addAttribute("systems", TrainingSystem.of(picked.variety(), shown.stock()));

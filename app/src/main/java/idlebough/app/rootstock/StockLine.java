@@ -11,12 +11,24 @@ import java.util.List;
  * @param chosen whether the trees stand on it
  * @param here whether it stands in the row above
  * @param room how it fits between the pegs
- * @param words of what it stands, in the order of {@link #ASPECTS}
+ * @param words of what it stands, in the order of the columns
  */
 public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing room, List<Word> words) {
-    /** What has a column of its own. */
-    static final List<StockOffer.Aspect> ASPECTS =
+    private static final List<StockOffer.Aspect> USUAL =
             List.of(StockOffer.Aspect.WET, StockOffer.Aspect.DROUGHT, StockOffer.Aspect.COLD, StockOffer.Aspect.LIME);
+    private static final List<StockOffer.Aspect> SALTY = List.of(
+            StockOffer.Aspect.WET,
+            StockOffer.Aspect.DROUGHT,
+            StockOffer.Aspect.COLD,
+            StockOffer.Aspect.LIME,
+            StockOffer.Aspect.SALT);
+
+    /** What has a column of its own: salt only where something is known of it. */
+    private static List<StockOffer.Aspect> aspects(StockOffers offers) {
+        return offers.offers().stream().anyMatch(offer -> offer.stands().containsKey(StockOffer.Aspect.SALT))
+                ? SALTY
+                : USUAL;
+    }
 
     /** @param css stop or doubtful where it fails here, and only there */
     public record Word(String text, String css) {}
@@ -28,7 +40,9 @@ public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing
                         offer.stock().key().equals(chosen),
                         offer == shown,
                         offer.standing(StockOffer.Aspect.ROOM),
-                        ASPECTS.stream().map(aspect -> word(offer, aspect)).toList()))
+                        aspects(offers).stream()
+                                .map(aspect -> word(offer, aspect))
+                                .toList()))
                 .toList();
     }
 
@@ -45,7 +59,9 @@ public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing
     }
 
     /** Columns of the table, in words. */
-    public static List<String> heads() {
-        return List.of("wet feet", "drought", "cold", "lime");
+    static List<String> heads(StockOffers offers) {
+        return aspects(offers).stream()
+                .map(aspect -> aspect == StockOffer.Aspect.COLD ? "cold" : aspect.words())
+                .toList();
     }
 }
