@@ -223,12 +223,8 @@ public final class RootstockRules {
                         .with("how", WORDS.say(saltiest.analysis().byWater() ? "salt.water" : "salt.soil", Map.of()))
                         .with("rank", Amount.count(of.stock().tolerance().salt()))
                         .judge(
-                                salinity(saltiest.analysis().inTime().orElseThrow()),
+                                SiteRules.salinity(saltiest),
                                 TABLE.atMost("salt." + of.stock().tolerance().salt(), SALINITY)));
-    }
-
-    private static Measured salinity(double salt) {
-        return Measured.of(salt, SITE.value("salt-reading") * salt, SALINITY);
     }
 
     private Optional<Finding> drought(Chosen of, List<SoilPit> pits) {

@@ -180,12 +180,19 @@ public final class SiteRules {
                 .with("lost", Amount.of(Math.min(100, lost), PERCENT))
                 .remedies(List.of(enterTest(pit)))
                 .judge(
-                        Measured.of(salt, TABLE.value("salt-reading") * salt, SALINITY),
+                        salinity(pit),
                         Limit.atMost(
                                 threshold,
                                 sure.halfWidth(threshold),
                                 SALINITY,
                                 Source.published("Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115", sure)));
+    }
+
+    /** The salt that roots meet in the years; what water makes of a soil hangs on how much of it leaches, and is told loosely. */
+    public static Measured salinity(SoilPit pit) {
+        double salt = pit.analysis().inTime().orElseThrow();
+        double share = TABLE.value(pit.analysis().byWater() ? "concentration-reading" : "salt-reading");
+        return Measured.of(salt, share * salt, SALINITY);
     }
 
     /** Did the same kind of fruit stand here? Empty when it did not, or what grew here is not known. */

@@ -110,27 +110,30 @@ class StockOffersTest {
     }
 
     /**
-     * Water of 2 dS/m brings a soil to 3 (Ayers & Westcot 1985). Trifoliate orange bears no salt, Cleopatra mandarin and
+     * Water of 3 dS/m brings a soil to 4.5, and is severe; of 1.4 it asks for care (Ayers & Westcot 1985). Trifoliate orange bears no salt, Cleopatra mandarin and
      * sour orange do, and both stand wet ground less well or fail where tristeza is (Castle in Rom & Carlson 1987).
      */
     @Test
     void saltyWaterNamesAStockThatBearsItAndWhatItLoses() {
         SoilPit good = Shipped.pit(60, 6.5, Texture.SANDY_LOAM);
-        Finding salt = of(judged(good, 2, "orange-valencia", "trifoliate"), RootstockRules.SALT);
+        Finding salt = of(judged(good, 3, "orange-valencia", "trifoliate"), RootstockRules.SALT);
         assertThat(salt.standing()).isEqualTo(Standing.STOP);
-        assertThat(salt.held().orElseThrow().measured().value()).isEqualTo(3);
+        assertThat(salt.held().orElseThrow().measured().value()).isEqualTo(4.5);
         assertThat(salt.remedies().get(0))
                 .isInstanceOfSatisfying(
                         RootstockRemedy.TakeStock.class,
                         take -> assertThat(take.stock()).isIn("cleopatra", "sour-orange"));
         assertThat(reason(salt)).contains("stands that better, and nothing else here worse");
+        assertThat(of(judged(good, 1.4, "orange-valencia", "trifoliate"), RootstockRules.SALT)
+                        .standing())
+                .isEqualTo(Standing.DOUBTFUL);
         assertThat(of(judged(good, 0.3, "orange-valencia", "trifoliate"), RootstockRules.SALT)
                         .isSound())
                 .as("fresh water harms nothing")
                 .isTrue();
         // West Indian avocado seedlings bear salt and no wet feet, clonal stocks the other way about.
         SoilPit slow = Shipped.pit(29, 6.5, Texture.CLAY_LOAM);
-        assertThat(reason(of(judged(slow, 2, "avocado-bacon", "avocado-clonal"), RootstockRules.SALT)))
+        assertThat(reason(of(judged(slow, 3, "avocado-bacon", "avocado-clonal"), RootstockRules.SALT)))
                 .contains("West Indian-race seedling stands that better, but wet feet worse");
     }
 
