@@ -60,7 +60,12 @@ public class AssortmentController {
         this.runs = runs;
     }
 
-    /** A crop of the form. @param weight 0 not wanted to 3 above all, @param grows whether anything of it may stand here */
+    /**
+     * A crop of the form.
+     *
+     * @param weight 0 not wanted to 3 above all
+     * @param grows whether anything of it may stand here
+     */
     public record Wished(Crop crop, int weight, boolean grows) {}
 
     /** A month of the form. */

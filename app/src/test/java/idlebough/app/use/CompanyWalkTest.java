@@ -64,7 +64,7 @@ class CompanyWalkTest {
         }
     }
 
-    /** A branch goes on a tree and off again; the web on the plan shows the tree picked and where its pollen comes from. */
+    /** A branch goes on a tree and off again; the web on the plan shows where the picked one's pollen comes from. */
     @Test
     void aBranchGoesOnAndOff() {
         try (Browser.Tab tab = new Browser.Tab(1280, 800)) {

@@ -55,7 +55,10 @@ public record Candidates(List<Candidate> all, List<Choice> kept, List<Variety> s
         return new Candidates(List.copyOf(all), List.copyOf(kept), List.copyOf(standing), BloomTimes.at(varieties));
     }
 
-    /** The hard rules of one variety: nothing stops it that height would not mend, its chill is as safe as wished, and it does without sprays. */
+    /**
+     * The hard rules of one variety: nothing stops it that height would not mend, its chill is as safe as wished, and it
+     * does without sprays.
+     */
     static boolean may(VarietyVerdict verdict, AssortmentWish wish) {
         Variety variety = verdict.variety();
         boolean safe =

@@ -66,7 +66,7 @@ public record Cropping(int first, int full, Ripening.Span kg, Ripening.Span life
     }
 
     /**
-     * Y = 0 before the first crop, then Ymax / (1 + e^(−r (t − tm))): a twentieth at the first, nineteen at the full.
+     * Y = 0 before the first crop, then Ymax / (1 + e^(−r (t − tm))): a twentieth at the first, the rest but one at the full.
      *
      * @param most at full crop
      * @param first and full: years

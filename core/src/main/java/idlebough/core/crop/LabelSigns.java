@@ -5,8 +5,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * How to tell before paying whether a label is true, by leaf, bark, thorn and scent ({@code crop/labels.csv}). Varieties
- * of one crop are told by their fruit alone.
+ * How to tell before paying whether a label is true, by leaf, bark, thorn and scent ({@code crop/labels.csv}).
+ * Varieties of one crop are told by their fruit alone.
  *
  * @param right what the crop shows
  * @param wrong what is sold or grown in its place, most often the stock that came through

@@ -188,7 +188,10 @@ public final class SiteRules {
                                 Source.published("Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115", sure)));
     }
 
-    /** The salt that roots meet in the years; what water makes of a soil hangs on how much of it leaches, and is told loosely. */
+    /**
+     * The salt that roots meet in the years; what water makes of a soil hangs on how much of it leaches, and is told
+     * loosely.
+     */
     public static Measured salinity(SoilPit pit) {
         double salt = pit.analysis().inTime().orElseThrow();
         double share = TABLE.value(pit.analysis().byWater() ? "concentration-reading" : "salt-reading");
