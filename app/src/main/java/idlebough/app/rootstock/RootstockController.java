@@ -15,6 +15,7 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Crop;
+import idlebough.core.crop.Cropping;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
@@ -142,6 +143,11 @@ public class RootstockController {
                                         rows.margin(),
                                         rows.alley(),
                                         Optional.ofNullable(rows.bearing()))))
+                        .orElse(null));
+        model.addAttribute(
+                "yieldWorking",
+                Cropping.of(picked.variety().crop(), Optional.of(shown.stock()))
+                        .map(Cropping::working)
                         .orElse(null));
         model.addAttribute("chosen", chosen);
         model.addAttribute("words", new StockWords(offers, reader));

@@ -254,7 +254,7 @@ public final class ProposalSearch {
             long begun = System.nanoTime();
             model.setObjective(Model.MAXIMIZE, score);
             Solution kept = new Solution(model, trees.toArray(IntVar[]::new));
-            solver.setSearch(Search.inputOrderLBSearch(byTurns(taken)), Search.inputOrderLBSearch(byTurns(trees)));
+            solver.setSearch(Search.inputOrderLBSearch(takenByTurns()), Search.inputOrderLBSearch(treesByTurns()));
             bound(solver, stopped);
             if (!solver.solve()) {
                 return null;
@@ -295,7 +295,7 @@ public final class ProposalSearch {
 
         private Proposal climb(
                 Solver solver, BooleanSupplier stopped, Consumer<Proposal> found, Solution kept, Proposal before) {
-            solver.setSearch(Search.inputOrderUBSearch(byTurns(taken)), Search.inputOrderUBSearch(byTurns(trees)));
+            solver.setSearch(Search.inputOrderUBSearch(takenByTurns()), Search.inputOrderUBSearch(treesByTurns()));
             bound(solver, stopped);
             Proposal best = before;
             while (solver.solve()) {
@@ -309,7 +309,7 @@ public final class ProposalSearch {
         }
 
         /** The best of each crop, then the second of each, and so on; of one turn those first that promise most. */
-        private <V extends IntVar> V[] byTurns(List<V> of) {
+        private List<Integer> byTurns() {
             Map<String, Integer> turns = new LinkedHashMap<>();
             Map<Integer, Integer> turn = new LinkedHashMap<>();
             IntStream.range(0, order.size())
@@ -317,14 +317,18 @@ public final class ProposalSearch {
                     .sorted(Comparator.comparingDouble((Integer i) -> -promise(order.get(i))))
                     .forEach(i -> turn.put(
                             i, turns.merge(order.get(i).variety().crop().key(), 1, Integer::sum)));
-            List<V> sorted = turn.entrySet().stream()
+            return turn.entrySet().stream()
                     .sorted(Map.Entry.comparingByValue())
-                    .map(each -> of.get(each.getKey()))
+                    .map(Map.Entry::getKey)
                     .toList();
-            @SuppressWarnings("unchecked")
-            V[] array = (V[]) java.lang.reflect.Array.newInstance(
-                    sorted.get(0) instanceof BoolVar ? BoolVar.class : IntVar.class, 0);
-            return sorted.toArray(array);
+        }
+
+        private BoolVar[] takenByTurns() {
+            return byTurns().stream().map(taken::get).toArray(BoolVar[]::new);
+        }
+
+        private IntVar[] treesByTurns() {
+            return byTurns().stream().map(trees::get).toArray(IntVar[]::new);
         }
 
         private Proposal proposal(Proposal.Ended ended) {

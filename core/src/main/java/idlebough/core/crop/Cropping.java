@@ -79,15 +79,6 @@ public record Cropping(int first, int full, Ripening.Span kg, Ripening.Span life
         return most / (1 + Math.exp(-rate * (year - (first + full) / 2)));
     }
 
-    /** Sum of the years from the first to one. */
-    public static double upTo(double most, double first, double full, int year) {
-        double sum = 0;
-        for (int each = 1; each <= year; each++) {
-            sum += yearly(most, first, full, each);
-        }
-        return sum;
-    }
-
     public Working working() {
         return Working.of("How {} comes about", Amount.of(kg.middle(), Quantity.MASS))
                 .step(

@@ -25,6 +25,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** On what roots, for one orchard. */
 public final class RootstockStage implements Stage {
@@ -47,8 +49,12 @@ public final class RootstockStage implements Stage {
     private RootstockStage(Input input, RootstockStage before) {
         this.input = input;
         Map<String, Placed> placed = new LinkedHashMap<>(2 * input.stands().size());
+        Set<String> potted =
+                input.choices().stream().filter(Choice::pot).map(Choice::id).collect(Collectors.toSet());
         for (Stand stand : input.stands()) {
-            if (stand.toPlant()) {
+            // A pot stands on the ground at its peg: no water of the soil stands in it.
+            boolean inGround = stand.tree().choice().filter(potted::contains).isEmpty();
+            if (stand.toPlant() && inGround) {
                 input.site()
                         .pitOf(stand.id())
                         .ifPresent(pit -> placed.put(stand.id(), new Placed(input.catalogue(), rooted(stand), pit)));

@@ -129,11 +129,9 @@ public final class VarietyStage implements Stage {
     public VarietyVerdict verdict(String key) {
         VarietyVerdict verdict =
                 verdicts.computeIfAbsent(key, same -> judge(input.catalogue().variety(key)));
-        return placed.contains(key)
-                ? verdict.raised()
-                : inPot(key)
-                        .map(pot -> verdict.in(pot, input.winters().ledger()))
-                        .orElse(verdict);
+        return inPot(key)
+                .map(pot -> verdict.in(pot, input.winters().ledger()))
+                .orElseGet(() -> placed.contains(key) ? verdict.raised() : verdict);
     }
 
     /** Empty for one that is planned in the ground, or not at all. */

@@ -3,6 +3,7 @@ package idlebough.core.orchard;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import idlebough.core.Gardens;
 import idlebough.core.Shipped;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
@@ -33,6 +34,7 @@ import idlebough.core.variety.Choice;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -310,5 +312,38 @@ class StagesTest {
         assertThat(PlanYield.of(one.stands(), PLANTING, 5.5).inYear()).isEqualTo(25);
         assertThat(PlanYield.of(one.stands(), PLANTING, 20).full()).isEqualTo(50);
         assertThat(PlanYield.of(one.stands(), PLANTING, 20).inYear()).isBetween(47.5, 50.0);
+    }
+
+    /** A lemon outdoors at −12 °C dies, in a pot under cover it lives, with a peg or without: common practice. */
+    @Test
+    void aPotTakesTheColdAndTheSoilAway() {
+        Map<String, String> garden = Gardens.all()
+                .filter(row -> row.get("garden").equals("maritime"))
+                .findFirst()
+                .orElseThrow();
+        Orchard cold = Gardens.evaluation(garden).orchard();
+        Orchard outdoors = cold.with(cold.site().with(Plot.rectangle(30, 20)).withPits(List.of(Shipped.pit(WET))))
+                .withChoices(List.of(new Choice("c", "lemon-lisbon", Optional.of("trifoliate"), 1)));
+        Evaluation ground = Evaluation.of(outdoors);
+        assertThat(ground.varieties().verdict("lemon-lisbon").standing()).contains(Standing.STOP);
+        assertThat(rules(ground.rootstocks().judged())).contains("rootstock.drainage");
+        Tree peg = new Tree(
+                "t",
+                "A1",
+                new Point(12, 10),
+                new Tree.Kind("lemon-lisbon", Optional.of("trifoliate")),
+                new NurseryTree(Form.CONTAINER, 0.35, 0.3, Optional.of(0.13), 0.02),
+                Footing.GRADE,
+                Tree.Life.PLANNED,
+                Optional.of("c"));
+        for (List<Tree> trees : List.of(List.<Tree>of(), List.of(peg))) {
+            Evaluation pot = ground.with(outdoors.withTrees(trees)
+                    .withChoices(List.of(new Choice("c", "lemon-lisbon", Optional.of("trifoliate"), 1, true))));
+            assertThat(pot.varieties().verdict("lemon-lisbon").findings())
+                    .extracting(finding -> finding.rule().id())
+                    .contains("variety.pot")
+                    .doesNotContain("variety.cold", "variety.drainage");
+            assertThat(rules(pot.rootstocks().judged())).doesNotContain("rootstock.drainage", "rootstock.salt");
+        }
     }
 }
