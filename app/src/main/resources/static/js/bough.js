@@ -6,9 +6,6 @@ document.addEventListener('alpine:init', () => {
     init() {
       this.years = this.$root.dataset.from;
     },
-    show() {
-      this.$root.submit();
-    },
   }));
 });
 
@@ -19,7 +16,9 @@ document.addEventListener('DOMContentLoaded', () => {
   if (here && line.scrollWidth > line.clientWidth) {
     line.scrollLeft = here.getBoundingClientRect().left - line.getBoundingClientRect().left - line.clientWidth / 2 + 58;
   }
-  document.querySelectorAll('form.treeform select, form[data-auto] select').forEach(acts);
+  const selects = () => document.querySelectorAll('form.treeform select, form[data-auto] select').forEach(acts);
+  selects();
+  document.addEventListener('swapped', selects);
   // A new orchard keeps the clock of this browser, unless one was chosen before.
   const zone = document.querySelector('select[data-here]');
   const mine = Intl.DateTimeFormat().resolvedOptions().timeZone;

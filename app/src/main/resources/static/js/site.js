@@ -1,5 +1,6 @@
 // The ground: pans, zooms, draws, drags and asks. What is true is decided on the server.
-const { page, stamped } = await import(document.getElementById('shared').href);
+const { page } = await import(document.getElementById('shared').href);
+const { frame, send: swapped, zoom } = await import(document.getElementById('drawn').href);
 
 // j and k go from pit to pit.
 function pits() {
@@ -29,7 +30,7 @@ function site() {
   if (!sketch || !sketch.dataset.scale) {
     return;
   }
-  zoom(sketch);
+  zoom(sketch, '.feat:not([data-id="boundary"]), .handle, .pit, a, #cross');
   if (sketch.dataset.pick === 'true') {
     cross(sketch);
   }
@@ -39,106 +40,8 @@ function site() {
   }
 }
 
-// Metres to the page and back: the same figures as the server's sheet.
-function frame(sketch) {
-  const scale = Number(sketch.dataset.scale);
-  const left = Number(sketch.dataset.left);
-  const bottom = Number(sketch.dataset.bottom);
-  return {
-    scale,
-    page: (p) => [left + scale * p[0], bottom - scale * p[1]],
-    metres: (event) => {
-      const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(sketch.getScreenCTM().inverse());
-      return [(at.x - left) / scale, (bottom - at.y) / scale];
-    },
-    pixels: (metres) => metres * scale * sketch.getScreenCTM().a,
-  };
-}
-
 const text = (points) => points.map((p) => p[0].toFixed(3) + ' ' + p[1].toFixed(3)).join(';');
 const read = (words) => (words ? words.split(';').map((pair) => pair.split(' ').map(Number)) : []);
-
-function zoom(sketch) {
-  const whole = sketch.getAttribute('viewBox').split(' ').map(Number);
-  const key = 'zoom ' + location.pathname;
-  let box = (sessionStorage.getItem(key) || '').split(' ').map(Number);
-  if (box.length !== 4 || box.some((n) => !Number.isFinite(n))) {
-    box = whole.slice();
-  }
-  const show = () => {
-    sketch.setAttribute('viewBox', box.map((n) => n.toFixed(2)).join(' '));
-    sessionStorage.setItem(key, box.join(' '));
-  };
-  const by = (factor, x, y) => {
-    const wide = Math.min(whole[2] * 1.6, Math.max(whole[2] / 24, box[2] * factor));
-    const f = wide / box[2];
-    box = [x - (x - box[0]) * f, y - (y - box[1]) * f, wide, box[3] * f];
-    show();
-  };
-  const at = (event) => new DOMPoint(event.clientX, event.clientY).matrixTransform(sketch.getScreenCTM().inverse());
-  sketch.addEventListener(
-    'wheel',
-    (event) => {
-      event.preventDefault();
-      const p = at(event);
-      by(event.deltaY > 0 ? 1.18 : 1 / 1.18, p.x, p.y);
-    },
-    { passive: false },
-  );
-  document.querySelectorAll('[data-zoom]').forEach((button) =>
-    button.addEventListener('click', () => {
-      if (button.dataset.zoom === 'fit') {
-        box = whole.slice();
-        show();
-      } else {
-        by(button.dataset.zoom === 'in' ? 1 / 1.4 : 1.4, box[0] + box[2] / 2, box[1] + box[3] / 2);
-      }
-    }),
-  );
-  // One finger or the mouse on open ground pans; two fingers pinch.
-  const down = new Map();
-  let apart = 0;
-  sketch.addEventListener('pointerdown', (event) => {
-    if (event.target.closest('.feat:not([data-id="boundary"]), .handle, .pit, a, #cross') || sketch.dataset.drawing) {
-      return;
-    }
-    down.set(event.pointerId, event);
-    apart = 0;
-  });
-  sketch.addEventListener('pointermove', (event) => {
-    const before = down.get(event.pointerId);
-    if (!before) {
-      return;
-    }
-    if (down.size === 1) {
-      const k = sketch.getScreenCTM().a;
-      if (Math.hypot(event.clientX - before.clientX, event.clientY - before.clientY) > 3 || sketch.dataset.panning) {
-        sketch.dataset.panning = 'true';
-        box[0] -= (event.clientX - before.clientX) / k;
-        box[1] -= (event.clientY - before.clientY) / k;
-        down.set(event.pointerId, event);
-        show();
-      }
-    } else {
-      down.set(event.pointerId, event);
-      const [a, b] = [...down.values()];
-      const now = Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
-      if (apart) {
-        const p = at({ clientX: (a.clientX + b.clientX) / 2, clientY: (a.clientY + b.clientY) / 2 });
-        by(apart / now, p.x, p.y);
-      }
-      apart = now;
-    }
-  });
-  const up = (event) => {
-    down.delete(event.pointerId);
-    setTimeout(() => {
-      delete sketch.dataset.panning;
-    }, 0);
-  };
-  ['pointerup', 'pointercancel', 'pointerleave'].forEach((name) => sketch.addEventListener(name, up));
-  show();
-}
 
 function cross(sketch) {
   const f = frame(sketch);
@@ -237,38 +140,24 @@ function sliders() {
 }
 
 // Sends a form and puts the page that comes back in the place of this one; what cannot be sent stays and says so.
-function send(action, fields) {
-  return fetch(action, { method: 'POST', body: new URLSearchParams(stamped(fields)), headers: { Accept: 'text/html' } })
-    .then((answer) => answer.text().then((html) => ({ next: page(html), answer })))
-    .then(({ next, answer }) => {
-      if (!next.querySelector('main.spread')) {
-        // Someone was faster, or it may not be: the page says which, with both values.
-        if (answer.ok) {
-          location.reload();
-        } else {
-          document.body.replaceWith(next.body);
-        }
-        return;
-      }
-      ['main.spread', 'nav.line', 'header.top', 'footer.foot'].forEach((part) =>
-        document.querySelector(part).replaceWith(next.querySelector(part)),
-      );
-      if (answer.redirected) {
-        history.replaceState(null, '', answer.url);
-      }
+const send = (action, fields) =>
+  swapped(
+    action,
+    fields,
+    () => {
       site();
       const picked = document.querySelector('.feat.on');
       if (picked && picked.dataset.id !== 'boundary') {
         picked.focus({ preventScroll: true });
       }
-    })
-    .catch(() => {
+    },
+    (words) => {
       const say = document.getElementById('shade-words');
       if (say) {
-        say.textContent = 'The server does not answer: this is not saved yet. It stays here; try again.';
+        say.textContent = words;
       }
-    });
-}
+    },
+  );
 
 function draw(sketch) {
   const f = frame(sketch);

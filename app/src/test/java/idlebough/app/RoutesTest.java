@@ -170,7 +170,7 @@ class RoutesTest {
         return ids;
     }
 
-    private static Scope demo() {
+    static Scope demo() {
         Account maren = Running.bean(AccountService.class).find(AccountController.DEMO);
         return new Scope(
                 Running.bean(OrchardMapper.class).mine(maren.id()).get(0).id(), maren.id());
@@ -288,6 +288,11 @@ class RoutesTest {
                 .filter(Stand::toPlant)
                 .findFirst()
                 .ifPresent(stand -> ids.put("tree", stand.id()));
+        plan.evaluation().stands().stream()
+                .filter(stand -> !stand.id().equals(ids.get("tree")))
+                .findFirst()
+                .ifPresent(stand -> ids.put("tree2", stand.id()));
+        plan.rows().pegChecks().stream().findFirst().ifPresent(check -> ids.put("check", check.id()));
         ids.put("choice", plan.rows().choices().get(0).id());
         ids.put(
                 "seen",

@@ -7,9 +7,11 @@ import idlebough.core.orchard.Moved;
 import idlebough.core.orchard.Orchard;
 import idlebough.core.pollination.PartnerRules;
 import idlebough.core.pollination.PartnerWeb;
+import idlebough.core.rootstock.TreeSizes;
 import idlebough.core.site.Tree;
 import idlebough.station.MadeGrove;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -75,13 +77,13 @@ public class GroveBench {
     /** The findings of places, the stages before it known. */
     @Benchmark
     public int layout() {
-        return LayoutStage.of(
-                        known.stands(),
-                        grove.settings().planting(),
-                        known.site(),
-                        known.winters(),
-                        known.partners(),
-                        null)
+        LayoutStage.Trees plan = new LayoutStage.Trees(
+                known.stands(),
+                TreeSizes.of(known.stands(), grove.choices(), known.site()),
+                grove.settings().planting(),
+                Optional.empty(),
+                List.of());
+        return LayoutStage.of(plan, known.site(), known.winters(), known.partners(), null)
                 .findings()
                 .size();
     }

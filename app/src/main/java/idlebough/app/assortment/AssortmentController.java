@@ -16,8 +16,10 @@ import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.core.assortment.AssortmentWish;
 import idlebough.core.assortment.Proposal;
+import idlebough.core.assortment.SetWorth;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Standing;
+import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.variety.Choice;
 import java.time.Month;
@@ -72,7 +74,7 @@ public class AssortmentController {
     public record MonthBox(int number, String name, boolean ticked) {}
 
     /** A set as it is shown. */
-    public record Shown(Proposal proposal, List<String> said, HarvestStrip strip) {}
+    public record Shown(Proposal proposal, List<String> said, HarvestStrip strip, Working worth) {}
 
     @GetMapping
     String show(Scope scope, Reader reader, Model model) {
@@ -148,7 +150,8 @@ public class AssortmentController {
                                                 .map(reader::of)
                                                 .toList(),
                                         HarvestStrip.of(
-                                                proposal, plan.evaluation().varieties())))
+                                                proposal, plan.evaluation().varieties()),
+                                        SetWorth.of(proposal, last.wish()).working()))
                                 .toList())
                         .orElse(List.of()));
         return "assortment/assortment";

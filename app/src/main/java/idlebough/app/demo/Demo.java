@@ -174,7 +174,7 @@ public class Demo implements ApplicationRunner {
                         2.5));
         make(scope, "Filled the plot", now -> {
             PlotFill.Wish wish = new PlotFill.Wish(RowFill.Pattern.TRIANGLE, 5, 2.5, Optional.empty());
-            return LayoutFill.of(now, wish).edits(now.revision());
+            return LayoutFill.of(now, wish, LayoutFill.Trees.ANEW).edits(now.revision());
         });
         record(scope);
         // What a stop looks like: a peach where water stands.

@@ -76,7 +76,7 @@ public class Founder {
                         late ? planting.plusYears(1) : planting,
                         ChillModel.PORTIONS,
                         new SettingsRow.RowsOfTrees(
-                                RowFill.Pattern.TRIANGLE, MARGIN.get(units), ALLEY.get(units), null),
+                                RowFill.Pattern.TRIANGLE, MARGIN.get(units), ALLEY.get(units), null, null),
                         new SettingsRow.Order(null, null)));
     }
 }

@@ -10,6 +10,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.layout.BaseLine;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.orchard.Evaluation;
+import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Point;
 import idlebough.core.site.Stand;
 import java.util.LinkedHashMap;
@@ -34,9 +35,10 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
      * How trees of one size, kind and standing look; drawn once and used for each of them.
      *
      * @param full, now and hachure: radii
+     * @param turn of a flat tree's plane; null for one that stands free
      * @param kind of fruit, for the hachure
      */
-    public record Look(String id, String full, String now, String hachure, Standing standing, String kind) {
+    public record Look(String id, Radii full, Radii now, Radii hachure, String turn, Standing standing, String kind) {
         public String href() {
             return "#" + id;
         }
@@ -49,6 +51,9 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
             return "hz hz-" + kind;
         }
     }
+
+    /** Along the plane of a flat tree, and across it; the same for one that stands free. */
+    public record Radii(String along, String across) {}
 
     /**
      * One tree.
@@ -92,7 +97,7 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
         List<Crown> crowns = evaluation.stands().stream()
                 .map(stand -> {
                     PlannedTree tree = evaluation.layout().tree(stand.id());
-                    double now = sheet.size(tree.crown(year)) / 2;
+                    TreeSize now = tree.after(year);
                     return new Crown(
                             stand,
                             Svg.translate(
@@ -100,14 +105,15 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
                                     sheet.y(stand.place().y())),
                             look(
                                     looks,
-                                    sheet.size(tree.size().spread()) / 2,
+                                    sheet,
+                                    tree,
                                     now,
                                     // A tree that any room stops is drawn so: here it is moved.
                                     evaluation.stopsOf(stand.id()).isEmpty()
                                             ? judged.worst(stand.subject())
                                             : Standing.STOP,
                                     stand),
-                            Svg.number(now + RING),
+                            Svg.number(sheet.size(now.spread()) / 2 + RING),
                             picked != null && stand.id().equals(picked.id()));
                 })
                 .toList();
@@ -119,18 +125,27 @@ public record LayoutDrawing(List<Look> looks, List<Crown> crowns, String tapes, 
                 List.of(end("P", base.p(), sheet), end("Q", base.q(), sheet)));
     }
 
-    private static Look look(Map<String, Look> looks, double full, double now, Standing standing, Stand stand) {
+    private static Look look(
+            Map<String, Look> looks, Sheet sheet, PlannedTree tree, TreeSize now, Standing standing, Stand stand) {
         String kind = stand.crop().kind().name();
-        String key = Svg.number(full) + " " + Svg.number(now) + " " + standing + " " + kind;
+        Radii full = radii(sheet, tree.size(), 0);
+        Radii small = radii(sheet, now, 0);
+        // A bearing of 0 runs up the sheet, the ellipse's long axis across it.
+        String turn = tree.size().flat() ? "rotate(" + Svg.number(tree.lie() - 90) + ")" : null;
+        String key = full + " " + small + " " + turn + " " + standing + " " + kind;
         return looks.computeIfAbsent(
                 key,
                 fresh -> new Look(
-                        "crown" + looks.size(),
-                        Svg.number(full),
-                        Svg.number(now),
-                        Svg.number(now > NARROW ? now - HACHURE : now),
-                        standing,
-                        kind));
+                        "crown" + looks.size(), full, small, radii(sheet, now, HACHURE), turn, standing, kind));
+    }
+
+    /** @param inset page units by which a wide crown is drawn in */
+    private static Radii radii(Sheet sheet, TreeSize size, double inset) {
+        return new Radii(radius(sheet.size(size.spread()) / 2, inset), radius(sheet.size(size.depth()) / 2, inset));
+    }
+
+    private static String radius(double radius, double inset) {
+        return Svg.number(radius > NARROW ? radius - inset : radius);
     }
 
     private static String tapes(BaseLine base, Point to, Sheet sheet) {

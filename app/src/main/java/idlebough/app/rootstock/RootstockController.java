@@ -21,6 +21,7 @@ import idlebough.core.crop.Variety;
 import idlebough.core.judge.Subject;
 import idlebough.core.layout.PlotFill;
 import idlebough.core.orchard.StockTrial;
+import idlebough.core.rootstock.Habit;
 import idlebough.core.rootstock.StockFacts;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
@@ -29,6 +30,7 @@ import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Tree;
 import idlebough.core.variety.Choice;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -128,7 +130,9 @@ public class RootstockController {
         model.addAttribute("heads", StockLine.heads(offers));
         model.addAttribute("shown", shown);
         model.addAttribute("facts", StockFacts.of(picked.variety().crop(), shown.stock()));
-        model.addAttribute("systems", TrainingSystem.of(picked.variety(), shown.stock()));
+        Habit habit = offers.here().habit();
+        model.addAttribute("systems", TrainingSystem.of(picked.variety(), shown.stock(), habit));
+        model.addAttribute("training", picked.choice().training());
         SettingsRow.RowsOfTrees rows = plan.rows().settings().rows();
         model.addAttribute(
                 "trial",
@@ -154,7 +158,7 @@ public class RootstockController {
         model.addAttribute("pick", ranked.stream().findFirst().orElse(null));
         model.addAttribute("next", ranked.stream().skip(1).findFirst().orElse(null));
         model.addAttribute("ranking", offers.ranking());
-        model.addAttribute("working", TreeSize.working(picked.variety(), shown.stock()));
+        model.addAttribute("working", TreeSize.working(picked.variety(), shown.stock(), habit));
         model.addAttribute("sketch", StockDrawing.of(offers, shown, moment));
         model.addAttribute("moment", moment);
         model.addAttribute("kept", moment.kept());
@@ -209,6 +213,32 @@ public class RootstockController {
                     stamp.change(variety.name() + " on " + chosen.name()),
                     now -> grafted(now, before, stock, stamp.revision()));
         }
+        return "redirect:/orchards/" + scope.orchard() + "/rootstocks?choice=" + choice;
+    }
+
+    /** @param training name of a system; empty for an ordinary bush or open tree */
+    @PostMapping("/training")
+    String train(
+            Scope scope,
+            FormStamp stamp,
+            @RequestParam String choice,
+            @RequestParam(defaultValue = "") String training) {
+        PlanView plan = pages.plan(scope);
+        ChoiceRow row = plan.rows().choice(choice).orElseThrow(NotFound::new);
+        Variety variety = plan.evaluation().varieties().catalogue().variety(row.varietyKey());
+        Map<String, Object> changed = new HashMap<>();
+        changed.put(
+                "training",
+                training.isEmpty()
+                        ? null
+                        : TrainingSystem.named(training)
+                                .filter(system -> system.takes(variety))
+                                .orElseThrow(NotFound::new)
+                                .name());
+        edits.apply(
+                scope,
+                stamp.change(training.isEmpty() ? variety.name() + " left free" : variety.name() + " as " + training),
+                now -> List.of(Edit.change(row, stamp.revision(), changed)));
         return "redirect:/orchards/" + scope.orchard() + "/rootstocks?choice=" + choice;
     }
 

@@ -9,6 +9,7 @@ import idlebough.app.web.Svg;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.judge.Standing;
+import idlebough.core.rootstock.Habit;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
 import idlebough.core.rootstock.TreeSize;
@@ -56,7 +57,7 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
                 return full;
             }
             double rate = stock.vigour().growth();
-            return new TreeSize(full.spreadAfter(year, rate), full.heightAfter(year, rate));
+            return full.after(year, rate);
         }
     }
 
@@ -137,13 +138,13 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
     public record Edge(double y, double depth) {}
 
     /** What is the same for all of them. */
-    private record Sitter(Variety variety, Moment moment) {
+    private record Sitter(Variety variety, Habit habit, Moment moment) {
         TreeFigure tree(StockOffer offer, int seed) {
             Rootstock stock = offer.stock();
             double age = moment.fullGrown() ? GROWN : moment.year();
             TreeSize size = moment.size(offer.size(), stock);
             return new TreeFigure(
-                    TreeForm.of(variety.crop(), stock.factor(variety.crop())),
+                    TreeForm.of(variety.crop(), stock.factor(variety.crop()), habit.training()),
                     Leaf.of(variety.crop()),
                     age,
                     TreeFigure.Size.of(size.height(), size.spread(), Math.min(age, 15)),
@@ -157,7 +158,7 @@ public record StockDrawing(InRow row, List<One> all, Ground ground, Scale scale)
     }
 
     static StockDrawing of(StockOffers offers, StockOffer shown, Moment moment) {
-        Sitter sitter = new Sitter(offers.variety(), moment);
+        Sitter sitter = new Sitter(offers.variety(), offers.here().habit(), moment);
         double row = rowScale(offers, shown);
         double line = lineScale(offers.offers());
         Optional<SoilPit> pit = offers.here().pits().stream().findFirst();

@@ -4,6 +4,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.rootstock.StockOffer;
 import idlebough.core.rootstock.StockOffers;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A row of the table of stocks.
@@ -16,18 +17,22 @@ import java.util.List;
 public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing room, List<Word> words) {
     private static final List<StockOffer.Aspect> USUAL =
             List.of(StockOffer.Aspect.WET, StockOffer.Aspect.DROUGHT, StockOffer.Aspect.COLD, StockOffer.Aspect.LIME);
-    private static final List<StockOffer.Aspect> SALTY = List.of(
-            StockOffer.Aspect.WET,
-            StockOffer.Aspect.DROUGHT,
-            StockOffer.Aspect.COLD,
-            StockOffer.Aspect.LIME,
-            StockOffer.Aspect.SALT);
+    private static final List<StockOffer.Aspect> ASKED = List.of(StockOffer.Aspect.SALT, StockOffer.Aspect.REPLANT);
 
-    /** What has a column of its own: salt only where something is known of it. */
+    /** What has a column of its own: salt and replanting only where something is known of them. */
     private static List<StockOffer.Aspect> aspects(StockOffers offers) {
-        return offers.offers().stream().anyMatch(offer -> offer.stands().containsKey(StockOffer.Aspect.SALT))
-                ? SALTY
-                : USUAL;
+        return Stream.concat(
+                        USUAL.stream(),
+                        ASKED.stream()
+                                .filter(aspect -> offers.offers().stream()
+                                        .anyMatch(offer -> offer.stands().containsKey(aspect))))
+                .toList();
+    }
+
+    /** Whether it is told of any of them how deep it roots. */
+    private static boolean rooting(StockOffers offers) {
+        return offers.offers().stream()
+                .anyMatch(offer -> offer.stock().traits().roots().isPresent());
     }
 
     /** @param css stop or doubtful where it fails here, and only there */
@@ -40,8 +45,11 @@ public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing
                         offer.stock().key().equals(chosen),
                         offer == shown,
                         offer.standing(StockOffer.Aspect.ROOM),
-                        aspects(offers).stream()
-                                .map(aspect -> word(offer, aspect))
+                        Stream.concat(
+                                        aspects(offers).stream().map(aspect -> word(offer, aspect)),
+                                        rooting(offers)
+                                                ? Stream.of(new Word(StockWords.roots(offer.stock()), ""))
+                                                : Stream.empty())
                                 .toList()))
                 .toList();
     }
@@ -60,8 +68,10 @@ public record StockLine(StockOffer offer, boolean chosen, boolean here, Standing
 
     /** Columns of the table, in words. */
     static List<String> heads(StockOffers offers) {
-        return aspects(offers).stream()
-                .map(aspect -> aspect == StockOffer.Aspect.COLD ? "cold" : aspect.words())
+        return Stream.concat(
+                        aspects(offers).stream()
+                                .map(aspect -> aspect == StockOffer.Aspect.COLD ? "cold" : aspect.words()),
+                        rooting(offers) ? Stream.of("roots") : Stream.empty())
                 .toList();
     }
 }

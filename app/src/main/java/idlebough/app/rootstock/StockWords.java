@@ -21,7 +21,10 @@ public record StockWords(StockOffers offers, Reader say) {
             Aspect.DROUGHT, List.of("wilts", "thirsty", "bears it", "at ease"),
             Aspect.COLD, List.of("tender", "fair", "hardy", "hardiest"),
             Aspect.LIME, List.of("yellows", "pales", "bears it", "at ease"),
-            Aspect.SALT, List.of("burns", "suffers", "bears some", "bears it"));
+            Aspect.SALT, List.of("burns", "suffers", "bears some", "bears it"),
+            Aspect.REPLANT, List.of("stands still", "suffers", "bears some", "bears it"));
+
+    private static final List<String> ROOTS = List.of("shallow", "usual", "deep");
 
     private static final Map<Aspect, String> AGAINST = Map.of(
             Aspect.ROOM, "it outgrows its pegs",
@@ -29,10 +32,18 @@ public record StockWords(StockOffers offers, Reader say) {
             Aspect.DROUGHT, "it goes thirsty in that soil",
             Aspect.COLD, "the coldest night reaches its roots",
             Aspect.LIME, "it pales on that lime",
-            Aspect.SALT, "that soil is salty for it");
+            Aspect.SALT, "that soil is salty for it",
+            Aspect.REPLANT, "its kind stood there before",
+            Aspect.TRAINING, "it does not suit the training");
 
     static String of(Aspect aspect, Rootstock stock) {
-        return RANKS.get(aspect).get(aspect.rank(stock));
+        int rank = aspect.rank(stock);
+        return rank < 0 ? "" : RANKS.get(aspect).get(rank);
+    }
+
+    /** How deep its roots go; empty where nobody told. */
+    static String roots(Rootstock stock) {
+        return stock.traits().roots().map(ROOTS::get).orElse("");
     }
 
     /** Who speaks for the trees, and what is asked of the stock. */

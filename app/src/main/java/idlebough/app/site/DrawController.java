@@ -14,6 +14,7 @@ import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
+import idlebough.app.web.ShadeView;
 import idlebough.app.web.Sheet;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
@@ -342,7 +343,13 @@ public class DrawController {
                 .map(f -> f.id().equals(feature) ? f.at(places) : f)
                 .toList();
         PlanView plan = stored.as(evaluation.with(orchard.with(orchard.site().withFeatures(features))));
-        shades.put(model, plan, SiteController.sheet(stored.plot()), day, minute);
+        shades.put(
+                model,
+                plan,
+                SiteController.sheet(stored.plot()),
+                plan.terrain().site().features(),
+                day,
+                minute);
         return "site/layers :: shade";
     }
 

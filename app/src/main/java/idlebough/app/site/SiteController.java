@@ -13,6 +13,7 @@ import idlebough.app.web.GroundDrawing;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
+import idlebough.app.web.ShadeView;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.StagePage;
 import idlebough.core.crop.Crop;
@@ -111,7 +112,7 @@ public class SiteController {
         model.addAttribute("cross", cross);
         switch (chosen) {
             case SUN -> sun(model, plan, sheet, reader, month, cross);
-            case SHADOW -> shades.put(model, plan, sheet, day, minute);
+            case SHADOW -> shades.put(model, plan, sheet, plan.terrain().site().features(), day, minute);
             case COLD -> {
                 ColdAir cold = plan.terrain().cold().orElseThrow();
                 model.addAttribute("hatches", Layers.cold(cold, sheet, reader));
@@ -260,7 +261,7 @@ public class SiteController {
         if (plan.plot() == null) {
             throw new NotFound();
         }
-        shades.put(model, plan, sheet(plan.plot()), day, minute);
+        shades.put(model, plan, sheet(plan.plot()), plan.terrain().site().features(), day, minute);
         return "site/layers :: shade";
     }
 

@@ -1,19 +1,11 @@
 package idlebough.app.site;
 
-import idlebough.app.exchange.PdfPrinter;
+import idlebough.app.exchange.PlanPaper;
 import idlebough.app.exchange.SiteGeoJson;
-import idlebough.app.store.NotFound;
 import idlebough.app.store.Plans;
 import idlebough.app.store.Scope;
-import idlebough.app.web.GroundDrawing;
-import idlebough.app.web.Pages;
-import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
-import idlebough.app.web.Sheet;
-import idlebough.core.site.Plot;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
-import java.time.LocalDate;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -21,111 +13,38 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.thymeleaf.context.Context;
 
 /** The ground on paper and in files: a plan to a stated scale as PDF and SVG, and GeoJSON. */
 @Controller
 @RequestMapping("/orchards/{orchard}/site")
 public class SitePaper {
-    private static final int[] SCALES = {20, 50, 100, 200, 250, 500, 1000, 2000, 5000, 10_000, 20_000, 50_000};
-    /** Drawing units to a millimetre of paper. */
-    private static final double UNITS = 4;
-
-    private static final double RIM = 12;
-    private static final double TITLE = 26;
-    private final Pages pages;
     private final Plans plans;
-    private final PdfPrinter printer;
+    private final PlanPaper paper;
     private final SiteGeoJson geoJson;
-    private final Clock clock;
 
-    SitePaper(Pages pages, Plans plans, PdfPrinter printer, SiteGeoJson geoJson, Clock clock) {
-        this.pages = pages;
+    SitePaper(Plans plans, PlanPaper paper, SiteGeoJson geoJson) {
         this.plans = plans;
-        this.printer = printer;
+        this.paper = paper;
         this.geoJson = geoJson;
-        this.clock = clock;
-    }
-
-    /**
-     * A landscape page.
-     *
-     * @param wide and high: of the paper, mm
-     */
-    private record Paper(String name, double wide, double high) {
-        static Paper of(String name) {
-            return "Letter".equals(name) ? new Paper("letter", 279.4, 215.9) : new Paper("A4", 297, 210);
-        }
-    }
-
-    private Context context(Scope scope, Reader say, String paperName) {
-        PlanView plan = pages.plan(scope);
-        Plot plot = plan.plot();
-        if (plot == null) {
-            throw new NotFound();
-        }
-        Paper paper = Paper.of(paperName);
-        double roomWide = paper.wide() - 2 * RIM - 16;
-        double roomHigh = paper.high() - 2 * RIM - TITLE - 16;
-        double east = plot.east() - plot.west();
-        double north = plot.north() - plot.south();
-        int scale = SCALES[SCALES.length - 1];
-        for (int candidate : SCALES) {
-            if (1000 * east / candidate <= roomWide && 1000 * north / candidate <= roomHigh) {
-                scale = candidate;
-                break;
-            }
-        }
-        double perMetre = UNITS * 1000 / scale;
-        double middleX = UNITS * paper.wide() / 2;
-        double middleY = UNITS * (paper.high() - TITLE) / 2;
-        Sheet sheet = new Sheet(
-                UNITS * paper.wide(),
-                UNITS * paper.high(),
-                perMetre,
-                middleX - perMetre * (plot.west() + plot.east()) / 2,
-                middleY + perMetre * (plot.south() + plot.north()) / 2);
-        Context context = new Context();
-        context.setVariable("paper", paper);
-        context.setVariable("scale", scale);
-        context.setVariable("sheet", sheet);
-        context.setVariable("plan", plan);
-        context.setVariable("site", plan.site());
-        context.setVariable("orchard", plan.head());
-        context.setVariable("plot", plot);
-        context.setVariable("marks", GroundDrawing.of(plan, sheet, say));
-        context.setVariable("say", say);
-        context.setVariable("day", LocalDate.now(clock.withZone(plan.head().zone())));
-        return context;
     }
 
     @GetMapping("/plan.pdf")
-    ResponseEntity<byte[]> pdf(Scope scope, Reader say, @RequestParam(defaultValue = "A4") String paper) {
-        return file(
-                printer.print("site/paper", context(scope, say, paper)), MediaType.APPLICATION_PDF, "site-plan.pdf");
+    ResponseEntity<byte[]> pdf(
+            Scope scope, Reader say, @RequestParam(name = "paper", defaultValue = "A4") String size) {
+        return paper.pdf(scope, say, size, false);
     }
 
     @GetMapping("/plan.svg")
-    ResponseEntity<byte[]> svg(Scope scope, Reader say, @RequestParam(defaultValue = "A4") String paper) {
-        String drawing = printer.fill("site/paper", "sheet", context(scope, say, paper));
-        return file(
-                ("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n" + drawing.strip()).getBytes(StandardCharsets.UTF_8),
-                MediaType.parseMediaType("image/svg+xml"),
-                "site-plan.svg");
+    ResponseEntity<byte[]> svg(
+            Scope scope, Reader say, @RequestParam(name = "paper", defaultValue = "A4") String size) {
+        return paper.svg(scope, say, size, false);
     }
 
     @GetMapping("/site.geojson")
     ResponseEntity<byte[]> geoJson(Scope scope) {
-        return file(
-                geoJson.write(plans.open(scope)).getBytes(StandardCharsets.UTF_8),
-                MediaType.parseMediaType("application/geo+json"),
-                "site.geojson");
-    }
-
-    private static ResponseEntity<byte[]> file(byte[] body, MediaType type, String name) {
         return ResponseEntity.ok()
-                .contentType(type)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + name + "\"")
-                .body(body);
+                .contentType(MediaType.parseMediaType("application/geo+json"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"site.geojson\"")
+                .body(geoJson.write(plans.open(scope)).getBytes(StandardCharsets.UTF_8));
     }
 }

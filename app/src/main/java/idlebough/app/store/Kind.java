@@ -20,14 +20,16 @@ public enum Kind {
     BLOOM("bloom_seen", BloomRow.class, true),
     WAY("way_choice", WayRow.class, true),
     PEG("peg", PegRow.class, true),
+    PEG_CHECK("peg_check", PegCheckRow.class, true),
     TREE("tree", TreeRow.class, true),
     MEASURE("union_measure", MeasureRow.class, true),
     NOTE("note", NoteRow.class, true),
     DONE("task_done", DoneRow.class, true);
 
-    /** Fields of a tree, and of a test, that make a record of the day and not a plan. */
+    /** Fields of a tree, a peg and a test that make a record of the day and not a plan. */
     private static final Map<Kind, Set<String>> RECORDED = Map.of(
             TREE, Set.of("state", "plantedOn", "unionAboveFlare"),
+            PEG, Set.of("setOut"),
             TEST, Set.of("readings", "waterEntered", "waterDepth"));
 
     private final String table;
@@ -66,7 +68,7 @@ public enum Kind {
 
     /** The right that a new row of this kind takes. */
     Right rightToAdd() {
-        return this == MEASURE || this == NOTE || this == DONE ? Right.RECORD : Right.PLAN;
+        return this == MEASURE || this == NOTE || this == DONE || this == PEG_CHECK ? Right.RECORD : Right.PLAN;
     }
 
     /** The right that a change of these fields takes. */

@@ -4,6 +4,7 @@ import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Ways;
+import idlebough.core.layout.PegCheck;
 import idlebough.core.orchard.Orchard;
 import idlebough.core.planting.UnionMeasure;
 import idlebough.core.planting.Unions;
@@ -40,7 +41,8 @@ public final class OrchardOfRows {
                         rows.settings().chillModel(),
                         new Gates.Order(
                                 Optional.ofNullable(rows.settings().order().orderCloses()),
-                                Optional.ofNullable(rows.settings().order().orderSent()))),
+                                Optional.ofNullable(rows.settings().order().orderSent())),
+                        Optional.ofNullable(rows.settings().rows().bearing())),
                 observations(rows));
     }
 
@@ -100,7 +102,12 @@ public final class OrchardOfRows {
 
     private static Choice choice(ChoiceRow row) {
         return new Choice(
-                row.id(), row.varietyKey(), Optional.ofNullable(row.rootstockKey()), row.wanted(), row.inPot());
+                row.id(),
+                row.varietyKey(),
+                Optional.ofNullable(row.rootstockKey()),
+                row.wanted(),
+                row.inPot(),
+                Optional.ofNullable(row.training()));
     }
 
     /** Trees that have a peg, in the order of the pegs. */
@@ -133,7 +140,10 @@ public final class OrchardOfRows {
                         Optional.ofNullable(nursery.unionAboveFlare()),
                         nursery.stem()),
                 row.footing() == null ? Footing.GRADE : row.footing(),
-                new Tree.Life(row.life().state(), Optional.ofNullable(row.life().plantedOn())),
+                new Tree.Life(
+                        row.life().state(),
+                        Optional.ofNullable(row.life().plantedOn()),
+                        row.life().filler()),
                 Optional.ofNullable(row.choiceId()));
     }
 
@@ -157,6 +167,9 @@ public final class OrchardOfRows {
                         .toList()),
                 rows.notes().size(),
                 rows.done().stream()
-                        .collect(Collectors.toMap(DoneRow::taskKey, DoneRow::doneOn, (a, b) -> a.isAfter(b) ? a : b)));
+                        .collect(Collectors.toMap(DoneRow::taskKey, DoneRow::doneOn, (a, b) -> a.isAfter(b) ? a : b)),
+                rows.pegChecks().stream()
+                        .map(check -> new PegCheck(check.id(), check.fromTreeId(), check.toTreeId(), check.metres()))
+                        .toList());
     }
 }

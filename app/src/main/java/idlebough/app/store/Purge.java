@@ -30,6 +30,7 @@ public class Purge {
             "variety_choice",
             "variety_own",
             "variety_pin",
+            "peg_check",
             "own_entry",
             "way_choice",
             "plan",

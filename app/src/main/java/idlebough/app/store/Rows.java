@@ -119,6 +119,10 @@ public final class Rows {
                 .findFirst();
     }
 
+    public List<PegCheckRow> pegChecks() {
+        return all(Kind.PEG_CHECK);
+    }
+
     public List<PinRow> pins() {
         return all(Kind.PIN);
     }

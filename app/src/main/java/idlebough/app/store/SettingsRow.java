@@ -16,6 +16,7 @@ public record SettingsRow(RowKey key, LocalDate plantingDate, ChillModel chillMo
      *
      * @param margin and alley: m
      * @param bearing of the rows, degrees; null for the longest side's
+     * @param tape length of the tapes, m; null for the usual one
      */
-    public record RowsOfTrees(RowFill.Pattern pattern, double margin, double alley, Double bearing) {}
+    public record RowsOfTrees(RowFill.Pattern pattern, double margin, double alley, Double bearing, Double tape) {}
 }

@@ -38,5 +38,11 @@ public record TreeRow(RowKey key, String pegId, String choiceId, What what, Nurs
     public record Nursery(Form form, double ballDiameter, double ballHeight, Double unionAboveFlare, double stem) {}
 
     /** @param plantedOn null while it is not in the ground */
-    public record Life(Tree.State state, LocalDate plantedOn) {}
+    /** @param filler whether it is taken out when its crown meets its neighbours' */
+    public record Life(Tree.State state, LocalDate plantedOn, boolean filler) {
+        /** To stay. */
+        public Life(Tree.State state, LocalDate plantedOn) {
+            this(state, plantedOn, false);
+        }
+    }
 }

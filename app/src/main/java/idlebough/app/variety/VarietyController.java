@@ -184,8 +184,8 @@ public class VarietyController {
                 now -> List.of(now.rows()
                         .choiceOf(variety)
                         .map(row -> Edit.change(row, stamp.revision(), Map.of("inPot", on)))
-                        .orElseGet(
-                                () -> Edit.add(new ChoiceRow(RowKey.fresh(scope.orchard()), variety, null, 1, on)))));
+                        .orElseGet(() ->
+                                Edit.add(new ChoiceRow(RowKey.fresh(scope.orchard()), variety, null, 1, on, null)))));
         return "redirect:/orchards/" + scope.orchard() + "/varieties?variety=" + variety;
     }
 

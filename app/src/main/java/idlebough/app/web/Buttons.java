@@ -59,6 +59,8 @@ public final class Buttons {
         on(
                 LayoutRemedy.MoveTree.class,
                 r -> does(r, "/layout/move", Map.of("tree", r.tree(), "x", x(r.to()), "y", y(r.to()))));
+        on(LayoutRemedy.LetStay.class, r -> does(r, "/layout/filler", Map.of("tree", r.tree(), "on", "false")));
+        on(LayoutRemedy.SeePeg.class, r -> leads(r, "/layout/pegs#peg-" + r.tree()));
         on(IrrigationRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
         on(PlantingRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
         on(PlantingRemedy.EnterTree.class, r -> leads(r, "/planting/" + r.tree()));

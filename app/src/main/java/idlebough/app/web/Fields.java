@@ -53,6 +53,11 @@ public final class Fields {
         return typed.getOrDefault(name, "");
     }
 
+    /** Whether the form held it at all, be it empty. */
+    public boolean typed(String name) {
+        return typed.containsKey(name);
+    }
+
     public boolean ticked(String name) {
         return typed.containsKey(name) && !value(name).isBlank() && !value(name).equals("false");
     }

@@ -58,7 +58,7 @@ public record Reader(String accountId, String name, Display display) {
 
     /** “4.1–4.9 m”; feet and inches are said of both. */
     public String span(double low, double high) {
-        return figure(low) + "–" + length(high);
+        return figure(low).equals(figure(high)) ? length(high) : figure(low) + "–" + length(high);
     }
 
     /** A length below a heading that says the unit; feet and inches say their own. */

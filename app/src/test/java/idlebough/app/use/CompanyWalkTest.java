@@ -2,8 +2,8 @@ package idlebough.app.use;
 
 import static idlebough.app.use.Walk.backToMetres;
 import static idlebough.app.use.Walk.base;
+import static idlebough.app.use.Walk.demo;
 import static idlebough.app.use.Walk.inFeet;
-import static idlebough.app.use.Walk.open;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
 import static idlebough.app.use.Walk.wider;
@@ -69,10 +69,7 @@ class CompanyWalkTest {
     void aBranchGoesOnAndOff() {
         try (Browser.Tab tab = new Browser.Tab(1280, 800)) {
             Page page = tab.page;
-            page.navigate(Running.base() + "/sign-in");
-            page.click("#demo");
-            open(page, "Quillane");
-            String base = base(page);
+            String base = demo(page, "Quillane");
             page.navigate(base + "partners?show=plan");
             assertThat(page.locator("a .knot.here").count()).isEqualTo(1);
             assertThat(page.locator("path.d-common").getAttribute("d")).contains("M");

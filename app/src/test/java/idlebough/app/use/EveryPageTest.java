@@ -34,6 +34,8 @@ class EveryPageTest {
             "rootstocks",
             "layout",
             "layout/pegs",
+            "layout/files",
+            "layout?shade=true",
             "water",
             "planting",
             "ways",

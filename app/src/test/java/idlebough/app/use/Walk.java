@@ -17,6 +17,14 @@ final class Walk {
                 .click();
     }
 
+    /** Signs in to the demo and opens one of its orchards; its address, with the slash after it. */
+    static String demo(Page page, String orchard) {
+        page.navigate(Running.base() + "/sign-in");
+        page.click("#demo");
+        open(page, orchard);
+        return base(page);
+    }
+
     /** Opens one orchard from the first page. */
     static void open(Page page, String orchard) {
         page.locator(".card h2 a", new Page.LocatorOptions().setHasText(orchard))

@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
  * A whole set that holds together.
  *
  * @param picks in the order of the candidates
- * @param score by which sets are compared; what it is made of is told in {@link ProposalSearch}
+ * @param score by which sets are compared; what it is made of is told in {@link SetWorth}
  * @param ended why the search for it ended
  */
 public record Proposal(List<Pick> picks, int score, Ended ended) {

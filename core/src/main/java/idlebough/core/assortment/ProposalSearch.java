@@ -35,7 +35,8 @@ import org.chocosolver.solver.variables.IntVar;
  * of a crop most, by how much the crop matters, the second and further ones less; each wished month with own fruit;
  * each variety a little; less for what is in doubt ({@code assortment/rules.csv}).
  *
- * <p>Each search is bounded by steps; the clock is an emergency stop alone, and a proposal says which ended it. The same
+ * <p>Each search is bounded by steps; the clock is an emergency stop alone, and a proposal says which ended it. The
+ * same
  * wish gives the same proposals.
  */
 public final class ProposalSearch {
@@ -45,7 +46,6 @@ public final class ProposalSearch {
     private static final int FAILS = 100;
 
     private static final int SQUARE_DM = 100;
-    private static final double KG_A_POINT = 10;
 
     private final Candidates candidates;
     private final AssortmentWish wish;
@@ -199,17 +199,16 @@ public final class ProposalSearch {
                 IntVar n = model.intVar(0, share(crop.getValue()));
                 model.sum(IntStream.of(of).mapToObj(trees::get).toArray(IntVar[]::new), "=", n)
                         .post();
-                add(terms, weights, reached(n, 1), crop.getValue() * points("first"));
-                add(terms, weights, reached(n, 2), crop.getValue() * points("second"));
-                add(terms, weights, n, crop.getValue() * points("further"));
+                add(terms, weights, reached(n, 1), crop.getValue() * SetWorth.value("first"));
+                add(terms, weights, reached(n, 2), crop.getValue() * SetWorth.value("second"));
+                add(terms, weights, n, crop.getValue() * SetWorth.value("further"));
             });
             wish.months().stream().sorted().forEach(month -> covered(month, terms, weights));
             for (int i = 0; i < order.size(); i++) {
-                int worth = (int)
-                        (points("variety") - points("doubt") * order.get(i).against());
+                int worth = (int) (SetWorth.value("variety")
+                        - SetWorth.value("doubt") * order.get(i).against());
                 add(terms, weights, taken.get(i), worth);
-                add(terms, weights, trees.get(i), (int)
-                        Math.min(points("kg"), order.get(i).kg() / KG_A_POINT));
+                add(terms, weights, trees.get(i), SetWorth.ofHarvest(order.get(i)));
             }
             int bound = weights.stream()
                     .mapToInt(weight -> Math.abs(weight) * Math.max(1, wish.trees()))
@@ -238,7 +237,7 @@ public final class ProposalSearch {
             if (bearing.length > 0) {
                 BoolVar any = model.boolVar();
                 model.max(any, bearing).post();
-                add(terms, weights, any, points("month"));
+                add(terms, weights, any, SetWorth.value("month"));
             }
         }
 
@@ -347,12 +346,10 @@ public final class ProposalSearch {
         int weight = wish.crops().getOrDefault(candidate.variety().crop().key(), 0);
         long months =
                 candidate.months().stream().filter(wish.months()::contains).count();
-        double worth = weight * points("first") + months * points("month") - points("doubt") * candidate.against();
+        double worth = weight * SetWorth.value("first")
+                + months * SetWorth.value("month")
+                - SetWorth.value("doubt") * candidate.against();
         return wish.area().isPresent() ? worth / Math.sqrt(candidate.area()) : worth;
-    }
-
-    private static int points(String key) {
-        return (int) TABLE.value("points." + key);
     }
 
     private static void add(List<IntVar> terms, List<Integer> weights, IntVar term, int weight) {

@@ -55,13 +55,17 @@ public record Rootstock(
      * @param ills 0 hardly touched to 3 badly hurt; those not told are absent
      * @param suckers 0 none to 3 many
      * @param anchorage 0 poor to 3 good
+     * @param roots 0 shallow to 2 deep
+     * @param replant how it bears ground where its kind of fruit stood, 0 poorly to 3 well
      */
     public record Traits(
             Optional<Double> coldCelsius,
             Optional<Ripening.Span> life,
             Map<String, Integer> ills,
             Optional<Integer> suckers,
-            Optional<Integer> anchorage) {}
+            Optional<Integer> anchorage,
+            Optional<Integer> roots,
+            Optional<Integer> replant) {}
 
     /** @param points in words */
     public record Told(String points, Certainty certainty) {}

@@ -42,9 +42,12 @@ public final class RootstockCells {
             "anchorage",
             "points",
             "sure",
-            "deep");
+            "deep",
+            "roots",
+            "replant");
 
     private static final int GOOD = 3;
+    private static final int DEEP = 2;
     private static final int FAIR = 1;
     private static final int USUAL_CROP = 4;
     /** What is told of the size of a tree by one figure holds to a tenth (project choice). */
@@ -86,13 +89,15 @@ public final class RootstockCells {
                         cell.number("cold_c", -40, 10),
                         cell.isEmpty("life") ? Optional.empty() : Optional.of(cell.span("life", 1, 500)),
                         cell.ills(),
-                        grade(cell, "suckers"),
-                        grade(cell, "anchorage")),
+                        grade(cell, "suckers", GOOD),
+                        grade(cell, "anchorage", GOOD),
+                        grade(cell, "roots", DEEP),
+                        grade(cell, "replant", GOOD)),
                 new Rootstock.Told(cell.text("points"), Certainty.of(cell.text("sure"))));
     }
 
-    private static Optional<Integer> grade(Cells cell, String column) {
-        return cell.isEmpty(column) ? Optional.empty() : Optional.of(cell.whole(column, 0, GOOD, 0));
+    private static Optional<Integer> grade(Cells cell, String column, int most) {
+        return cell.isEmpty(column) ? Optional.empty() : Optional.of(cell.whole(column, 0, most, 0));
     }
 
     private static boolean yes(Cells cell, String column) {

@@ -55,13 +55,17 @@ public final class Clearance {
                         ? limit("thirsty", Math.max(TABLE.value("clearance.thirsty"), feature.keepsClear()))
                         : limit("drain-field", Math.max(feature.keepsClear(), size.height()));
             case BUILDING ->
-                OFF_FOUNDATIONS.contains(tree.crop())
-                        ? limit("foundation", TABLE.value("clearance.foundation"))
-                        : limit("building", half + TABLE.value("clearance.building"));
+                size.flat()
+                        ? limit("flat", TABLE.value("clearance.flat"))
+                        : OFF_FOUNDATIONS.contains(tree.crop())
+                                ? limit("foundation", TABLE.value("clearance.foundation"))
+                                : limit("building", half + TABLE.value("clearance.building"));
             case WALL, FENCE, HEDGE ->
-                tree.crop().equals(FIG)
-                        ? limit("barrier.kept", TABLE.value("clearance.barrier.kept") + feature.thick() * HALF)
-                        : limit("barrier", half + TABLE.value("clearance.barrier") + feature.thick() * HALF);
+                size.flat() && feature.kind() != Feature.Kind.HEDGE
+                        ? limit("flat", TABLE.value("clearance.flat") + feature.thick() * HALF)
+                        : tree.crop().equals(FIG)
+                                ? limit("barrier.kept", TABLE.value("clearance.barrier.kept") + feature.thick() * HALF)
+                                : limit("barrier", half + TABLE.value("clearance.barrier") + feature.thick() * HALF);
             case WET -> limit("wet", TABLE.value("clearance.wet"));
             case TREE ->
                 limit(
@@ -89,7 +93,8 @@ public final class Clearance {
     }
 
     /**
-     * What keeps the program from choosing a place, the first that is met; empty where it is clearly sound for the judge
+     * What keeps the program from choosing a place, the first that is met; empty where it is clearly sound for the
+     * judge
      * and off beds and paths too.
      */
     static Optional<Feature> blocking(Point at, Grown tree, FeatureIndex features) {

@@ -81,16 +81,17 @@ public final class Crowns {
     }
 
     private Optional<PlannedTree> search(PlannedTree tree) {
-        // The least room is the least distance less half the other's width; added to the widest it is never negative.
+        // The least room is the least distance less what both reach; added to the widest it is never negative.
         return index.nearest(
                 tree.place(),
-                other -> !other.id().equals(tree.id()),
-                other -> (widest - other.size().spread()) / 2);
+                // Trees to stay do not ask after those that go when they meet.
+                other -> !other.id().equals(tree.id()) && (tree.filler() || !other.filler()),
+                other -> widest - tree.reach(other.place()) - other.reach(tree.place()));
     }
 
     /** What is left between two full-grown crowns, m; negative when they meet. */
     public static double room(PlannedTree a, PlannedTree b) {
-        return a.place().distance(b.place()) - (a.size().spread() + b.size().spread()) / 2;
+        return a.place().distance(b.place()) - a.reach(b.place()) - b.reach(a.place());
     }
 
     /** The year after planting in which two crowns touch, or infinity. */
@@ -98,18 +99,23 @@ public final class Crowns {
         double apart = a.place().distance(b.place());
         double low = 0;
         double high = LAST_YEAR;
-        if ((a.crown(high) + b.crown(high)) / 2 < apart) {
+        if (reaching(a, b, high) < apart) {
             return Double.POSITIVE_INFINITY;
         }
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
-            if ((a.crown(middle) + b.crown(middle)) / 2 < apart) {
+            if (reaching(a, b, middle) < apart) {
                 low = middle;
             } else {
                 high = middle;
             }
         }
         return high;
+    }
+
+    /** What two trees reach towards each other in a year, m. */
+    private static double reaching(PlannedTree a, PlannedTree b, double year) {
+        return a.reach(a.after(year), b.place()) + b.reach(b.after(year), a.place());
     }
 
     /** How the room between two full-grown crowns comes about. */
@@ -122,9 +128,9 @@ public final class Crowns {
                         a.label(),
                         b.label())
                 .step(
-                        "− half of {} and half of {}, their full-grown widths",
-                        Amount.metres(a.size().spread()),
-                        Amount.metres(b.size().spread()));
+                        "− {} and {}, which they reach towards each other when full grown",
+                        Amount.metres(a.reach(b.place())),
+                        Amount.metres(b.reach(a.place())));
         if (!Double.isInfinite(year)) {
             steps.step("growing towards full size, they touch in year {}", Amount.count(Math.ceil(year)));
         }
@@ -138,7 +144,7 @@ public final class Crowns {
                 .step("square off the nearest boundary line to the stem")
                 .step(
                         "half the full-grown width is {}",
-                        Amount.metres(tree.size().spread() / 2))
+                        Amount.metres(tree.size().depth() / 2))
                 .sensitive("Most sensitive to how well the boundary was measured; local law may ask for more.")
                 .from(TABLE.source("boundary"));
     }

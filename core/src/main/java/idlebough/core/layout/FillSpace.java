@@ -11,11 +11,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.linearref.LengthIndexedLine;
 
 /**
- * Where a plot lets trees stand: inside, off its boundary, clear of what is drawn on it and of the trees that keep their
+ * Where a plot lets trees stand: inside, off its boundary, clear of what is drawn on it and of the trees that keep
+ * their
  * place. Each of these can be left out, to see what it costs.
  *
  * @see PlotFill
@@ -24,9 +29,11 @@ final class FillSpace {
     /** Steps in which a row is looked along where a place is not free, m. */
     private static final double STEP = 0.25;
 
+    private static final double SLACK = 1e-6;
     private static final int STARTS = 16;
     private static final int COARSE_STARTS = 3;
     private static final int LATTICES = 10;
+    private static final int COARSE_LATTICES = 4;
     private final Plot plot;
     private final PlotFill.Wish wish;
     private final boolean margin;
@@ -36,11 +43,16 @@ final class FillSpace {
     private final FeatureIndex features;
     private final Optional<String> leftOut;
     private final int starts;
+    private final Map<Double, Inset> insets = new ConcurrentHashMap<>();
 
     /** A tree that wants a place. */
     record Seat(Choice choice, Clearance.Grown tree) {
         double spread() {
             return tree.size().spread();
+        }
+
+        double depth() {
+            return tree.size().depth();
         }
     }
 
@@ -88,7 +100,7 @@ final class FillSpace {
     }
 
     FillSpace withoutAlley() {
-        PlotFill.Wish close = new PlotFill.Wish(wish.pattern(), wish.margin(), 0, wish.bearing());
+        PlotFill.Wish close = new PlotFill.Wish(wish.pattern(), wish.margin(), 0, wish.bearing(), wish.along());
         return new FillSpace(plot, close, margin, standing, features, leftOut, starts);
     }
 
@@ -100,13 +112,18 @@ final class FillSpace {
         return wish.bearing().orElseGet(plot::longestSideBearing);
     }
 
-    private double fromBoundary(double spread) {
-        return margin ? Math.max(wish.margin(), LayoutRules.fromBoundary(spread)) : 0;
+    private double fromBoundary(Seat seat) {
+        return margin
+                // What stands along a wall or fence is as near the boundary as that is.
+                ? Math.max(
+                        wish.along().isPresent() ? 0 : wish.margin(),
+                        LayoutRules.fromBoundary(seat.tree().size()))
+                : 0;
     }
 
     private boolean free(Point at, Seat seat) {
-        return plot.holds(at)
-                && plot.distanceToBoundary(at) >= fromBoundary(seat.spread())
+        return insets.computeIfAbsent(fromBoundary(seat), metres -> new Inset(plot, metres))
+                        .holds(at)
                 && leavesRoom(at, seat)
                 && Clearance.blocking(at, seat.tree(), features)
                         .filter(feature -> !leftOut.equals(Optional.of(feature.id())))
@@ -116,7 +133,8 @@ final class FillSpace {
     /** Whether standing trees leave room for another. */
     private boolean leavesRoom(Point at, Seat seat) {
         return index.near(at, (widestStanding + seat.spread()) / 2)
-                .allMatch(tree -> tree.place().distance(at) >= (tree.size().spread() + seat.spread()) / 2);
+                .allMatch(tree -> tree.place().distance(at)
+                        >= tree.reach(at) + seat.tree().size().reach(tree.bearingOf(at) - bearing()));
     }
 
     /** Features that keep a tree off some place of its lattice. */
@@ -138,15 +156,17 @@ final class FillSpace {
 
     /** Trees of one width on a lattice. */
     List<PlotFill.Placed> lattice(List<Seat> seats, double spread) {
-        boolean closed = wish.pattern() == RowFill.Pattern.TRIANGLE && wish.alley() == 0;
+        boolean closed = wish.pattern() == RowFill.Pattern.TRIANGLE
+                && wish.alley() == 0
+                && !seats.get(0).tree().size().flat();
         List<RowFill.Place> places = RowFill.best(
                 plot,
-                fromBoundary(spread),
+                fromBoundary(seats.get(0)),
                 bearing(),
                 wish.pattern(),
                 spread,
-                closed ? RowFill.hexPitch(spread) : spread + wish.alley(),
-                LATTICES,
+                closed ? RowFill.hexPitch(spread) : seats.get(0).depth() + wish.alley(),
+                starts == STARTS ? LATTICES : COARSE_LATTICES,
                 place -> free(place, seats.get(0)));
         List<PlotFill.Placed> placed = new ArrayList<>();
         for (int i = 0; i < Math.min(seats.size(), places.size()); i++) {
@@ -157,12 +177,13 @@ final class FillSpace {
 
     /**
      * Trees of several widths in rows: along a row the next stands as soon as half of both widths and the ground allow;
-     * the next row an alley beyond half of both rows' widest. Of the places of the first row that are tried the one that places most
+     * the next row an alley beyond half of both rows' widest. Of the places of the first row that are tried the one
+     * that places most
      * trees, in fewest rows.
      */
     List<PlotFill.Placed> rows(List<Seat> seats) {
         Axes axes = Axes.of(plot, bearing());
-        double pitch = seats.get(0).spread() + wish.alley();
+        double pitch = seats.get(0).depth() + wish.alley();
         List<List<PlotFill.Placed>> found = IntStream.range(0, starts)
                 .parallel()
                 .mapToObj(i -> rows(seats, axes, axes.acrossLow() + pitch * i / starts))
@@ -177,21 +198,24 @@ final class FillSpace {
         return best;
     }
 
-    private static int rowsOf(List<PlotFill.Placed> placed) {
+    static int rowsOf(List<PlotFill.Placed> placed) {
         return placed.isEmpty() ? 0 : placed.get(placed.size() - 1).place().row() + 1;
     }
 
     private List<PlotFill.Placed> rows(List<Seat> seats, Axes axes, double first) {
         List<PlotFill.Placed> placed = new ArrayList<>();
         int row = 0;
+        int rowBefore = 0;
         for (double across = first; across <= axes.acrossHigh() && placed.size() < seats.size(); ) {
             int before = placed.size();
-            boolean shifted = wish.pattern() == RowFill.Pattern.TRIANGLE && row % 2 == 1;
+            boolean paired = wish.pattern() == RowFill.Pattern.DOUBLE && row % 2 == 1;
+            boolean shifted = paired || wish.pattern() == RowFill.Pattern.TRIANGLE && row % 2 == 1;
+            List<PlotFill.Placed> partners = paired ? List.copyOf(placed.subList(rowBefore, before)) : List.of();
             double along = axes.alongLow() + (shifted ? seats.get(before).spread() / 2 : 0);
             while (along <= axes.alongHigh() && placed.size() < seats.size()) {
                 Seat seat = seats.get(placed.size());
                 Point at = axes.at(along, across);
-                if (free(at, seat)) {
+                if (free(at, seat) && clears(at, seat, partners, seats, rowBefore)) {
                     placed.add(new PlotFill.Placed(seat.choice(), new RowFill.Place(row, placed.size() - before, at)));
                     along += placed.size() < seats.size()
                             ? (seat.spread() + seats.get(placed.size()).spread()) / 2
@@ -204,14 +228,68 @@ final class FillSpace {
                 across += STEP;
             } else if (placed.size() < seats.size()) {
                 double widest = seats.subList(before, placed.size()).stream()
-                        .mapToDouble(Seat::spread)
+                        .mapToDouble(Seat::depth)
                         .max()
                         .orElseThrow();
-                across += (widest + seats.get(placed.size()).spread()) / 2 + wish.alley();
+                double next = (widest + seats.get(placed.size()).depth()) / 2;
+                boolean pair = wish.pattern() == RowFill.Pattern.DOUBLE && row % 2 == 0;
+                across += pair ? RowFill.hexPitch(next) : next + wish.alley();
+                rowBefore = before;
                 row++;
             }
         }
         return placed;
+    }
+
+    /** Whether the trees of the other row of a pair leave room. */
+    private static boolean clears(
+            Point at, Seat seat, List<PlotFill.Placed> partners, List<Seat> seats, int firstOfThem) {
+        for (int i = 0; i < partners.size(); i++) {
+            double both = (seat.spread() + seats.get(firstOfThem + i).spread()) / 2;
+            if (partners.get(i).place().at().distance(at) < both - SLACK) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Trees along a feature, on the side on which more find a place. */
+    List<PlotFill.Placed> along(List<Seat> seats, Feature feature) {
+        Geometry drawn = feature.geometry();
+        Geometry line = drawn.getDimension() == 2 ? drawn.getBoundary() : drawn;
+        if (line.getLength() == 0) {
+            return List.of();
+        }
+        LengthIndexedLine course = new LengthIndexedLine(line);
+        List<PlotFill.Placed> left = along(seats, feature, course, 1);
+        List<PlotFill.Placed> right = along(seats, feature, course, -1);
+        return right.size() > left.size() ? right : left;
+    }
+
+    private List<PlotFill.Placed> along(List<Seat> seats, Feature feature, LengthIndexedLine course, int side) {
+        List<PlotFill.Placed> placed = new ArrayList<>();
+        double at = course.getStartIndex();
+        while (at <= course.getEndIndex() && placed.size() < seats.size()) {
+            Seat seat = seats.get(placed.size());
+            Coordinate stem = course.extractPoint(at, side * off(seat, feature));
+            Point place = new Point(stem.x, stem.y);
+            if (free(place, seat) && clears(place, seat, placed, seats, 0)) {
+                placed.add(new PlotFill.Placed(seat.choice(), new RowFill.Place(0, placed.size(), place)));
+                at += seat.spread() / 2;
+            } else {
+                at += STEP;
+            }
+        }
+        return placed;
+    }
+
+    /** How far off a feature's line a tree stands: clearly as far as is wanted of it. */
+    private static double off(Seat seat, Feature feature) {
+        return Clearance.wanted(seat.tree(), feature)
+                .map(limit -> limit.value()
+                        + limit.halfWidth()
+                        + Clearance.measured(0).halfWidth())
+                .orElse(feature.thick() / 2 + seat.depth() / 2);
     }
 
     /** The plot seen along its rows: how far it reaches along and across them, m. */

@@ -1,9 +1,12 @@
 package idlebough.core.layout;
 
+import static idlebough.core.measure.Quantity.COUNT;
 import static idlebough.core.measure.Quantity.LENGTH;
 import static idlebough.core.measure.Quantity.TEMPERATURE;
 import static idlebough.core.measure.Quantity.TEMPERATURE_STEP;
 
+import idlebough.core.crop.Cropping;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
@@ -17,6 +20,7 @@ import idlebough.core.pollination.Neighbourhood;
 import idlebough.core.pollination.PartnerRemedy;
 import idlebough.core.pollination.PartnerScore;
 import idlebough.core.rootstock.RootstockRemedy;
+import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
 import idlebough.core.site.GroundRules;
@@ -41,9 +45,13 @@ public final class LayoutRules {
     public static final Rule PARTNER_REACH = Rule.of("layout.partner-reach");
     public static final Rule OVERHEAD = Rule.of("layout.overhead");
     public static final Rule CLEARANCE = Rule.of("layout.clearance");
+    public static final Rule FILLER = Rule.of("layout.filler");
     public static final Rule COLD_PLACE = Rule.of("layout.cold-place");
     private static final RuleTable TABLE = RuleTable.of("layout");
     private static final Sentences WORDS = Sentences.of("layout");
+    /** Years that stand for never. */
+    private static final double LONG = 100;
+
     private static final double PEG = TABLE.value("peg-reading");
     private static final double SCREEN = RuleTable.of("variety").value("screen");
     /** Steps in which a place inside the plot is looked for on the way to its middle. */
@@ -56,19 +64,20 @@ public final class LayoutRules {
     /** Have two crowns room beside each other when both are full grown? */
     public static Finding crowded(PlannedTree tree, PlannedTree other) {
         double apart = tree.place().distance(other.place());
-        double wanted =
-                TABLE.value("crowded") * (tree.size().spread() + other.size().spread()) / 2;
+        double wanted = TABLE.value("crowded") * (tree.reach(other.place()) + other.reach(tree.place()));
         Measured measured = Measured.of(apart, PEG, LENGTH);
         Limit limit = TABLE.limit("crowded", wanted, LENGTH, Limit.Side.AT_LEAST);
         double year = Crowns.yearOfTouch(tree, other);
         List<Remedy> remedies = new ArrayList<>();
-        if (Standing.of(measured, limit) != Standing.SOUND && apart > 0.01) {
-            double shift = (wanted - apart) / apart;
+        if (Standing.of(measured, limit) != Standing.SOUND && apart > 0.01 && tree.age() == 0) {
+            // Clearly as far as is wanted, so that the move mends what it says.
+            double clear = wanted + measured.halfWidth();
+            double shift = (clear - apart) / apart;
             Point to = new Point(
                     tree.place().x() + (tree.place().x() - other.place().x()) * shift,
                     tree.place().y() + (tree.place().y() - other.place().y()) * shift);
             remedies.add(new LayoutRemedy.MoveTree(
-                    WORDS.say("remedy.move-away", Map.of("tree", tree.label(), "by", Amount.metres(wanted - apart))),
+                    WORDS.say("remedy.move-away", Map.of("tree", tree.label(), "by", Amount.metres(clear - apart))),
                     tree.id(),
                     to));
         }
@@ -82,10 +91,27 @@ public final class LayoutRules {
                 .judge(measured, limit);
     }
 
+    /** Does a tree that goes when crowns meet crop long enough before? Empty where its crop is not told. */
+    public static Optional<Finding> filler(PlannedTree tree, PlannedTree other, Optional<Rootstock> stock) {
+        return Cropping.of(tree.variety().crop(), stock).map(brings -> {
+            double out = Crowns.yearOfTouch(tree, other);
+            double crops = Math.min(LONG, out - brings.first());
+            return FILLER.about(tree.subject())
+                    .variant(Double.isInfinite(out) ? "never" : "")
+                    .with("tree", tree.label())
+                    .with("other", other.label())
+                    .with("year", Amount.count(Math.floor(Math.min(out, LONG))))
+                    .with("first", Amount.count(brings.first()))
+                    .remedies(List.of(new LayoutRemedy.LetStay(
+                            WORDS.say("remedy.let-stay", Map.of("tree", tree.label())), tree.id())))
+                    .judge(Measured.of(crops, TABLE.value("filler-reading"), COUNT), TABLE.atLeast("filler", COUNT));
+        });
+    }
+
     /** Does a tree stand on the plot, and will its crown stay there? */
     public static Finding boundary(Plot plot, PlannedTree tree) {
         double edge = plot.distanceToBoundary(tree.place());
-        double wanted = fromBoundary(tree.size().spread());
+        double wanted = fromBoundary(tree.size());
         if (!plot.holds(tree.place())) {
             return OFF_PLOT.about(tree.subject())
                     .with("tree", tree.label())
@@ -99,9 +125,11 @@ public final class LayoutRules {
                 .judge(Measured.of(edge, PEG, LENGTH), TABLE.limit("boundary", wanted, LENGTH, Limit.Side.AT_LEAST));
     }
 
-    /** What a crown of a width must keep from the boundary, m from the stem; the filler keeps the same. */
-    public static double fromBoundary(double spread) {
-        return TABLE.value("boundary") * spread;
+    /**
+     * What a tree must keep from the boundary, m from the stem; the filler keeps the same. A flat one lies along it.
+     */
+    public static double fromBoundary(TreeSize size) {
+        return TABLE.value("boundary") * size.depth();
     }
 
     private static LayoutRemedy moveInside(String label, Plot plot, PlannedTree tree, double wanted) {
@@ -243,9 +271,9 @@ public final class LayoutRules {
                                 Limit.Side.AT_LEAST)));
     }
 
-    /** Empty on own roots: there is no smaller stock. */
+    /** Empty on own roots, where there is no smaller stock, and for a tree that stands. */
     private static Optional<Remedy> smallerStock(PlannedTree tree) {
-        return tree.ownRooted()
+        return tree.ownRooted() || tree.age() > 0
                 ? Optional.empty()
                 : Optional.of(new RootstockRemedy.SeeStocks(WORDS.say("remedy.smaller", Map.of()), tree.subject()));
     }

@@ -2,19 +2,25 @@ package idlebough.core.layout;
 
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
+import idlebough.core.judge.RuleTable;
 import idlebough.core.rootstock.RootstockStage;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.Ground;
 import idlebough.core.site.Plot;
+import idlebough.core.site.Point;
 import idlebough.core.variety.Choice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
 
 /**
  * A plot filled with the chosen trees, row by row. Each variety has its own pitch: what is of one width stands on a
@@ -27,7 +33,11 @@ import java.util.Optional;
  * @param costs which rule cost how many places; empty where all were placed
  */
 public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
+    private static final RuleTable TABLE = RuleTable.of("layout");
     private static final double SAME_WIDTH = 0.05;
+    private static final int FEW_SIDES = 12;
+    private static final double TURN = 10;
+    private static final double HALF_TURN = 180;
     /** Widths within this of each other are of like size. */
     private static final double LIKE = 1.15;
 
@@ -37,8 +47,23 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
      * @param margin from the boundary, m; a crown's own half width is kept anyhow
      * @param alley between the crowns of two rows, m
      * @param bearing of the rows, degrees; empty along the plot's longest side
+     * @param along the feature along which they stand in that pattern; empty in the others
      */
-    public record Wish(RowFill.Pattern pattern, double margin, double alley, Optional<Double> bearing) {}
+    public record Wish(
+            RowFill.Pattern pattern, double margin, double alley, Optional<Double> bearing, Optional<Feature> along) {
+        /** In rows. */
+        public Wish(RowFill.Pattern pattern, double margin, double alley, Optional<Double> bearing) {
+            this(pattern, margin, alley, bearing, Optional.empty());
+        }
+
+        /** The same at another bearing. */
+        public Wish to(double degrees) {
+            return new Wish(pattern, margin, alley, Optional.of(degrees), along);
+        }
+    }
+
+    /** @param rows that are begun when the rows run to a bearing, degrees */
+    public record Direction(double bearing, int placed, int rows) {}
 
     /** A tree of a choice at a place. */
     public record Placed(Choice choice, RowFill.Place place) {}
@@ -71,9 +96,71 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
                 placed, seats.size(), placed.size() == seats.size() ? List.of() : costs(space.coarse(), seats));
     }
 
+    /**
+     * Directions of the rows, that in which most trees find a place first, of equals that with the fewest and so the
+     * longest rows.
+     *
+     * @param goOn asked before every direction; when it says no, the best until then is the answer
+     */
+    public static List<Direction> directions(
+            Plot plot,
+            Wish wish,
+            List<Choice> choices,
+            RootstockStage stocks,
+            Standing standing,
+            FeatureIndex features,
+            BooleanSupplier goOn) {
+        List<FillSpace.Seat> seats = seats(choices, stocks, standing);
+        List<Direction> found = new ArrayList<>();
+        for (double bearing : bearings(plot)) {
+            if (!found.isEmpty() && !goOn.getAsBoolean()) {
+                break;
+            }
+            List<Placed> placed = placed(
+                    FillSpace.of(plot, wish.to(bearing), standing.kept(), features)
+                            .coarse(),
+                    seats);
+            found.add(new Direction(bearing, placed.size(), FillSpace.rowsOf(placed)));
+        }
+        found.sort(Comparator.comparingInt(Direction::placed)
+                .reversed()
+                .thenComparingInt(Direction::rows)
+                .thenComparingDouble(Direction::bearing));
+        return found;
+    }
+
+    /** The direction across the slope, degrees; empty where the ground hardly falls. */
+    public static Optional<Double> acrossSlope(Ground ground) {
+        return ground.slope() < TABLE.value("sloping") ? Optional.empty() : Optional.of(ground.across());
+    }
+
+    /** Along every side of the plot, and every few degrees. */
+    private static Set<Double> bearings(Plot plot) {
+        Set<Double> bearings = new LinkedHashSet<>();
+        List<Point> corners = plot.corners();
+        if (corners.size() <= FEW_SIDES) {
+            for (int i = 0; i < corners.size(); i++) {
+                Point a = corners.get(i);
+                Point b = corners.get((i + 1) % corners.size());
+                double bearing = Math.toDegrees(Math.atan2(b.x() - a.x(), b.y() - a.y()));
+                bearings.add((double) Math.floorMod(Math.round(bearing), (long) HALF_TURN));
+            }
+        }
+        for (double bearing = 0; bearing < HALF_TURN; bearing += TURN) {
+            bearings.add(bearing);
+        }
+        return bearings;
+    }
+
     private static List<Placed> placed(FillSpace space, List<FillSpace.Seat> seats) {
         if (seats.isEmpty()) {
             return List.of();
+        }
+        if (space.wish().along().isPresent()) {
+            return space.along(seats, space.wish().along().get());
+        }
+        if (space.wish().pattern() == RowFill.Pattern.DOUBLE) {
+            return space.rows(seats);
         }
         double widest = widest(seats);
         boolean uniform = seats.stream().allMatch(seat -> widest - seat.spread() < SAME_WIDTH);

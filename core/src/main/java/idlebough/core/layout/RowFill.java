@@ -8,10 +8,10 @@ import java.util.function.Predicate;
 
 /**
  * Places of a planting pattern inside a plot: a lattice through an anchor at a bearing, points kept when inside and at
- * least the margin from every edge (10⁻⁶ m slack). Numbering: rows from the first row pitch on, places along the row.
+ * least the margin from every edge (10⁻⁶ m slack). Numbering: rows from the first row pitch on, places along the
+ * row.
  */
 public final class RowFill {
-    private static final double SLACK = 1e-6;
     private static final double HEX_PITCH = 0.8660254037844386;
 
     private RowFill() {}
@@ -19,7 +19,9 @@ public final class RowFill {
     /** How rows stand to each other. */
     public enum Pattern {
         SQUARE("square: places face each other"),
-        TRIANGLE("triangle: each row shifted by half a space");
+        TRIANGLE("triangle: each row shifted by half a space"),
+        DOUBLE("double rows: pairs shifted by half a space, an alley between the pairs"),
+        ALONG("along a wall, fence or path");
         private final String words;
 
         Pattern(String words) {
@@ -43,6 +45,11 @@ public final class RowFill {
      */
     public static List<Place> lattice(
             Plot plot, double margin, Point anchor, double bearing, Pattern pattern, double inRow, double rowPitch) {
+        return lattice(plot, new Inset(plot, margin), anchor, bearing, pattern, inRow, rowPitch);
+    }
+
+    private static List<Place> lattice(
+            Plot plot, Inset inset, Point anchor, double bearing, Pattern pattern, double inRow, double rowPitch) {
         double angle = Math.toRadians(bearing);
         double ux = Math.sin(angle);
         double uy = Math.cos(angle);
@@ -71,8 +78,7 @@ public final class RowFill {
                 Point at = new Point(
                         anchor.x() + (i + shift) * inRow * ux + j * rowPitch * vx,
                         anchor.y() + (i + shift) * inRow * uy + j * rowPitch * vy);
-                double edge = plot.distanceToBoundary(at);
-                if ((plot.holds(at) || edge <= SLACK) && edge >= margin - SLACK) {
+                if (inset.holds(at)) {
                     places.add(new Place(row, place++, at));
                 }
             }
@@ -105,6 +111,7 @@ public final class RowFill {
             int steps,
             Predicate<Point> free) {
         List<Place> best = List.of();
+        Inset inset = new Inset(plot, margin);
         double angle = Math.toRadians(bearing);
         for (int a = 0; a < steps; a++) {
             for (int b = 0; b < steps; b++) {
@@ -113,7 +120,7 @@ public final class RowFill {
                 Point anchor = new Point(
                         plot.corners().get(0).x() + along * Math.sin(angle) + across * Math.cos(angle),
                         plot.corners().get(0).y() + along * Math.cos(angle) - across * Math.sin(angle));
-                List<Place> all = lattice(plot, margin, anchor, bearing, pattern, inRow, rowPitch);
+                List<Place> all = lattice(plot, inset, anchor, bearing, pattern, inRow, rowPitch);
                 if (all.size() > best.size()) {
                     List<Place> found =
                             all.stream().filter(place -> free.test(place.at())).toList();

@@ -15,6 +15,7 @@ import idlebough.core.planting.PlantingStage;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.pollination.PollinationStage;
 import idlebough.core.rootstock.RootstockStage;
+import idlebough.core.rootstock.TreeSizes;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
@@ -89,7 +90,16 @@ public final class Evaluation {
                 new RootstockStage.Input(orchard.catalogue(), orchard.choices(), trees, site, winters);
         rootstocks = since(before, e -> e.rootstocks, then -> RootstockStage.of(stocks, then));
         layout = LayoutStage.of(
-                trees, day, site, winters, partners, before.map(e -> e.layout).orElse(null));
+                new LayoutStage.Trees(
+                        trees,
+                        TreeSizes.of(trees, orchard.choices(), site),
+                        day,
+                        orchard.settings().rows(),
+                        orchard.observations().pegs()),
+                site,
+                winters,
+                partners,
+                before.map(e -> e.layout).orElse(null));
         water = since(
                 before, e -> e.water, then -> IrrigationStage.of(trees, day, site, winters, PlantingWays.MULCH, then));
         PlantingStage.Input soil = new PlantingStage.Input(

@@ -4,6 +4,7 @@ import idlebough.core.almanac.Gates;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.judge.Ways;
+import idlebough.core.layout.PegCheck;
 import idlebough.core.planting.Unions;
 import idlebough.core.site.Site;
 import idlebough.core.site.Tree;
@@ -13,6 +14,7 @@ import idlebough.core.winter.Weather;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Every input of one plan, part by part. Immutable; a plan that differs in one part shares the others.
@@ -37,8 +39,14 @@ public record Orchard(
      * @param planting the date on which the planned trees go in
      * @param model in which the winters are shown
      * @param order of the planned trees
+     * @param rows their bearing, degrees; empty for that of the plot's longest side
      */
-    public record Settings(LocalDate planting, ChillModel model, Gates.Order order) {}
+    public record Settings(LocalDate planting, ChillModel model, Gates.Order order, Optional<Double> rows) {
+        /** Rows along the longest side. */
+        public Settings(LocalDate planting, ChillModel model, Gates.Order order) {
+            this(planting, model, order, Optional.empty());
+        }
+    }
 
     /**
      * What the grower saw.
@@ -46,10 +54,12 @@ public record Orchard(
      * @param blooms full bloom of varieties
      * @param unions as planted and as settled
      * @param notes how many there are
+     * @param pegs what was measured between them
      * @param done tasks of the almanac by their keys, and the day on which each was done
      */
-    public record Observations(List<BloomSeen> blooms, Unions unions, int notes, Map<String, LocalDate> done) {
-        public static final Observations NONE = new Observations(List.of(), Unions.NONE, 0, Map.of());
+    public record Observations(
+            List<BloomSeen> blooms, Unions unions, int notes, Map<String, LocalDate> done, List<PegCheck> pegs) {
+        public static final Observations NONE = new Observations(List.of(), Unions.NONE, 0, Map.of(), List.of());
     }
 
     /** Nothing but a place and a date. */

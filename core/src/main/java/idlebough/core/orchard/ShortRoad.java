@@ -12,6 +12,7 @@ import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.pollination.PartnerScore;
+import idlebough.core.rootstock.Habit;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Texture;
@@ -157,7 +158,7 @@ public record ShortRoad(Asked asked, List<Pair> pairs, Variety shown, TreeSize s
     /** How {@link #between} comes about. */
     public Working betweenWorking() {
         return asked.stock()
-                .map(stock -> TreeSize.working(shown, stock))
+                .map(stock -> TreeSize.working(shown, stock, Habit.USUAL))
                 .orElseGet(() -> Working.of("How {} comes about", Amount.metres(between()))
                         .step("the width of the variety on its own roots")
                         .from(RuleTable.of("layout").source("crowded")));

@@ -2,6 +2,7 @@ package idlebough.core.orchard;
 
 import idlebough.core.crop.Cropping;
 import idlebough.core.crop.Rootstock;
+import idlebough.core.irrigation.GrownThirst;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.PlotFill;
 import idlebough.core.variety.Choice;
@@ -14,8 +15,9 @@ import java.util.Optional;
  *
  * @param placed of those that are wanted
  * @param kg a year of those placed, at full crop; empty where that is not told of the crop
+ * @param thirst of one of them; empty where that is not told of the crop
  */
-public record StockTrial(int placed, int wanted, Optional<Double> kg) {
+public record StockTrial(int placed, int wanted, Optional<Double> kg, Optional<GrownThirst> thirst) {
 
     /**
      * @param choice one of the plan's
@@ -23,8 +25,7 @@ public record StockTrial(int placed, int wanted, Optional<Double> kg) {
      * @return empty while no boundary is drawn
      */
     public static Optional<StockTrial> of(Evaluation plan, Choice choice, Rootstock stock, PlotFill.Wish rows) {
-        Choice other =
-                new Choice(choice.id(), choice.variety(), Optional.of(stock.key()), choice.wanted(), choice.pot());
+        Choice other = choice.on(stock.key());
         return plan.site().plot().map(plot -> {
             List<PlannedTree> others = plan.stands().stream()
                     .filter(stand -> !stand.toPlant()
@@ -46,7 +47,11 @@ public record StockTrial(int placed, int wanted, Optional<Double> kg) {
                     fill.placed().size(),
                     fill.wanted(),
                     Cropping.of(plan.rootstocks().variety(other).crop(), Optional.of(stock))
-                            .map(brings -> brings.kg().middle() * fill.placed().size()));
+                            .map(brings -> brings.kg().middle() * fill.placed().size()),
+                    GrownThirst.of(
+                            plan.rootstocks().variety(other).crop(),
+                            plan.rootstocks().size(other),
+                            plan.winters()));
         });
     }
 }

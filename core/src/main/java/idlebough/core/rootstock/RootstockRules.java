@@ -1,7 +1,9 @@
 package idlebough.core.rootstock;
 
+import static idlebough.core.measure.Quantity.COUNT;
 import static idlebough.core.measure.Quantity.DECIMAL;
 import static idlebough.core.measure.Quantity.DRAINAGE;
+import static idlebough.core.measure.Quantity.PERCENT;
 import static idlebough.core.measure.Quantity.RAIN;
 import static idlebough.core.measure.Quantity.SALINITY;
 import static idlebough.core.measure.Quantity.SHORT_LENGTH;
@@ -11,6 +13,7 @@ import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.Misfit;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
+import idlebough.core.crop.VarietyTypes;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
@@ -36,7 +39,8 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
- * The findings of this room: is a stock chosen, does the graft hold, does the stock stand this soil and this winter, and
+ * The findings of this room: is a stock chosen, does the graft hold, does the stock stand this soil and this winter,
+ * and
  * does the water get away from each tree.
  */
 public final class RootstockRules {
@@ -49,8 +53,16 @@ public final class RootstockRules {
     public static final Rule SALT = Rule.of("rootstock.salt");
     public static final Rule DROUGHT = Rule.of("rootstock.drought");
     public static final Rule COLD = Rule.of("rootstock.cold");
+    public static final Rule REPLANT = Rule.of("rootstock.replant");
+    public static final Rule TRAINING = Rule.of("rootstock.training");
+    public static final Rule ILLS = Rule.of("rootstock.ills");
     private static final RuleTable TABLE = RuleTable.of("rootstock");
     private static final RuleTable SITE = RuleTable.of("site");
+    private static final RuleTable VARIETY = RuleTable.of("variety");
+    /** From this grade on an ill is told of. */
+    private static final int HURTS = 2;
+
+    private static final double PERCENT_OF_ONE = 100;
     private static final Sentences WORDS = Sentences.of("rootstock");
     private static final double MM = 1000;
     private final Catalogue catalogue;
@@ -110,7 +122,13 @@ public final class RootstockRules {
         Optional<Finding> cold = coldest.isEmpty() || variety.crop().evergreen()
                 ? Optional.empty()
                 : Optional.of(cold(of, coldest.getAsDouble()));
-        return Stream.of(misfit(subject, variety, worked), lime(of, pits), salt(of, pits), drought(of, pits), cold)
+        return Stream.of(
+                        misfit(subject, variety, worked),
+                        lime(of, pits),
+                        salt(of, pits),
+                        drought(of, pits),
+                        replant(of, pits),
+                        cold)
                 .flatMap(Optional::stream)
                 .toList();
     }
@@ -227,6 +245,23 @@ public final class RootstockRules {
                                 TABLE.atMost("salt." + of.stock().tolerance().salt(), SALINITY)));
     }
 
+    /** Does it bear ground where its kind of fruit stood? Empty where none stood, or nothing is told of it. */
+    private Optional<Finding> replant(Chosen of, List<SoilPit> pits) {
+        return of.stock()
+                .traits()
+                .replant()
+                .flatMap(grade -> pits.stream()
+                        .filter(pit -> SiteRules.replant(pit, of.variety().crop())
+                                .filter(trouble -> !trouble.isSound())
+                                .isPresent())
+                        .findFirst()
+                        .map(pit -> about(REPLANT, of)
+                                .with("pit", pit.label())
+                                .with("crop", of.variety().crop().name())
+                                .together(of.stock().key() + " " + pit.id())
+                                .judge(Measured.exactly(grade, COUNT), TABLE.atLeast("replant", COUNT))));
+    }
+
     private Optional<Finding> drought(Chosen of, List<SoilPit> pits) {
         return pits.stream()
                 .min(Comparator.comparingDouble(SoilPit::waterHeld))
@@ -241,6 +276,47 @@ public final class RootstockRules {
                                         RAIN),
                                 TABLE.atLeast(
                                         "drought." + of.stock().tolerance().drought(), RAIN)));
+    }
+
+    /** Is the stock strong enough for the way in which its trees are trained, and no stronger? */
+    public static Finding training(String choice, Variety variety, Rootstock stock, TrainingSystem system) {
+        double factor = stock.factor(variety.crop());
+        boolean weak = factor < system.suits().low();
+        Subject subject = Subject.choice(choice);
+        return TRAINING.about(subject)
+                .variant(weak ? "weak" : "")
+                .with("variety", variety.name())
+                .with("stock", stock.name())
+                .with("system", system.name())
+                .remedies(List.of(seeStocks(subject, variety)))
+                .judge(
+                        Measured.exactly(factor, DECIMAL),
+                        weak
+                                ? TABLE.limit("training.least", system.suits().low(), DECIMAL, Limit.Side.AT_LEAST)
+                                : TABLE.limit("training.most", system.suits().high(), DECIMAL, Limit.Side.AT_MOST));
+    }
+
+    /** Does wet weather about bloom feed an ill of the roots? Empty where the record tells nothing of it. */
+    public static Optional<Finding> ills(
+            String choice, Variety variety, Rootstock stock, Optional<Double> rainySpring) {
+        Subject subject = Subject.choice(choice);
+        return rainySpring.flatMap(rainy -> stock.traits().ills().entrySet().stream()
+                .filter(ill -> ill.getValue() >= HURTS
+                        && VarietyTypes.ill(ill.getKey()).orElseThrow().weather() == VarietyTypes.Weather.WET_SPRING)
+                .max(Map.Entry.comparingByValue())
+                .map(ill -> ILLS.about(subject)
+                        .with("variety", variety.name())
+                        .with("stock", stock.name())
+                        .with(
+                                "ill",
+                                VarietyTypes.ill(ill.getKey()).orElseThrow().words())
+                        .with("grade", ill.getValue() > HURTS ? "badly" : "somewhat")
+                        .together(stock.key())
+                        .remedies(List.of(seeStocks(subject, variety)))
+                        .judge(
+                                Measured.of(rainy * PERCENT_OF_ONE, VARIETY.value("air-reading"), PERCENT),
+                                VARIETY.atMost("rain." + ill.getValue(), PERCENT)
+                                        .neverStop())));
     }
 
     private Finding cold(Chosen of, double coldest) {

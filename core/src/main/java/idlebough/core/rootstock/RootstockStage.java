@@ -17,6 +17,7 @@ import idlebough.core.site.SiteStage;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.variety.Choice;
+import idlebough.core.variety.Evidence;
 import idlebough.core.winter.WinterStage;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -100,9 +101,19 @@ public final class RootstockStage implements Stage {
         return choice.stock().flatMap(input.catalogue()::findRootstock);
     }
 
-    /** Full size of a choice's trees. */
+    /** Full size of a choice's trees where they grow largest. */
     public TreeSize size(Choice choice) {
-        return TreeSize.of(variety(choice), stock(choice));
+        return TreeSize.of(
+                variety(choice), stock(choice), habit(choice, input.site().pits()));
+    }
+
+    /** Soil and training of a choice's trees, in the best of all the pits. */
+    public Habit habit(Choice choice) {
+        return habit(choice, input.site().pits());
+    }
+
+    private static Habit habit(Choice choice, List<SoilPit> pits) {
+        return Habit.of(pits, choice.training().flatMap(TrainingSystem::named));
     }
 
     @Override
@@ -112,6 +123,9 @@ public final class RootstockStage implements Stage {
 
     private Findings judge() {
         RootstockRules rules = new RootstockRules(input.catalogue());
+        Optional<Double> rainySpring = Evidence.Air.of(
+                        input.winters().weather().wetness(), input.winters().latitude())
+                .rainySpring();
         Map<String, Map<String, SoilPit>> speaking = pitsOfChoices();
         List<List<Finding>> found = new ArrayList<>();
         for (Choice choice : input.choices()) {
@@ -119,6 +133,14 @@ public final class RootstockStage implements Stage {
             List<SoilPit> pits =
                     choice.pot() ? List.of() : own == null ? input.site().pits() : List.copyOf(own.values());
             found.add(judge(rules, choice, pits));
+            stock(choice).ifPresent(stock -> {
+                RootstockRules.ills(choice.id(), variety(choice), stock, rainySpring)
+                        .ifPresent(ill -> found.add(List.of(ill)));
+                choice.training()
+                        .flatMap(TrainingSystem::named)
+                        .ifPresent(system -> found.add(
+                                List.of(RootstockRules.training(choice.id(), variety(choice), stock, system))));
+            });
             if (own == null && !choice.pot()) {
                 found.add(unplaced(rules, choice, pits));
             }
@@ -196,7 +218,7 @@ public final class RootstockStage implements Stage {
                 input.catalogue(),
                 variety(choice),
                 new StockOffers.Here(
-                        unplaced(choice, footing), pits, apart, input.winters().coldest()));
+                        unplaced(choice, footing), pits, apart, input.winters().coldest(), habit(choice, pits)));
     }
 
     /** The pits that speak for the trees of each choice that has trees with places. */

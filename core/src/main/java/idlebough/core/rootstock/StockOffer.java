@@ -21,8 +21,11 @@ public record StockOffer(
 
     /** Metres. */
     public record Range(double low, double high) {
-        static Range of(Variety variety, Rootstock stock) {
-            TreeSize size = TreeSize.of(variety, stock);
+        static Range of(Variety variety, Rootstock stock, Habit habit) {
+            TreeSize size = TreeSize.of(variety, Optional.of(stock), habit);
+            if (size.flat()) {
+                return new Range(size.spread(), size.spread());
+            }
             double usual = stock.factor();
             return new Range(
                     size.spread() * stock.vigour().low() / usual,
@@ -37,7 +40,9 @@ public record StockOffer(
         DROUGHT("drought"),
         COLD("the cold"),
         LIME("lime"),
-        SALT("salt");
+        SALT("salt"),
+        REPLANT("replanting"),
+        TRAINING("its training");
         private final String words;
 
         Aspect(String words) {
@@ -48,16 +53,17 @@ public record StockOffer(
             return words;
         }
 
-        /** Its rank, 0 poor to 3 good; −1 for room, which is no property of the stock. */
+        /** Its rank, 0 poor to 3 good; −1 for room and training, which are no properties of the stock, and for what is not told. */
         public int rank(Rootstock stock) {
             Rootstock.Tolerance of = stock.tolerance();
             return switch (this) {
-                case ROOM -> -1;
+                case ROOM, TRAINING -> -1;
                 case WET -> of.wet();
                 case DROUGHT -> of.drought();
                 case COLD -> of.cold();
                 case LIME -> of.lime();
                 case SALT -> of.salt();
+                case REPLANT -> stock.traits().replant().orElse(-1);
             };
         }
     }

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -39,7 +40,9 @@ public record StockOffers(Variety variety, Here here, List<StockOffer> offers) {
             RootstockRules.LIME, Aspect.LIME,
             RootstockRules.SALT, Aspect.SALT,
             RootstockRules.DROUGHT, Aspect.DROUGHT,
-            RootstockRules.COLD, Aspect.COLD);
+            RootstockRules.COLD, Aspect.COLD,
+            RootstockRules.REPLANT, Aspect.REPLANT,
+            RootstockRules.TRAINING, Aspect.TRAINING);
 
     /**
      * What the stocks are measured against.
@@ -48,9 +51,14 @@ public record StockOffers(Variety variety, Here here, List<StockOffer> offers) {
      * @param pits that speak for the trees
      * @param apart from a tree to the nearest other one, the least of all of them, m; empty without places
      * @param coldest night of all whole winters, °C
+     * @param habit what soil and training make of their size
      */
     public record Here(
-            RootstockRules.Rooted tree, List<SoilPit> pits, Optional<Double> apart, OptionalDouble coldest) {}
+            RootstockRules.Rooted tree,
+            List<SoilPit> pits,
+            Optional<Double> apart,
+            OptionalDouble coldest,
+            Habit habit) {}
 
     static StockOffers of(Catalogue catalogue, Variety variety, Here here) {
         RootstockRules rules = new RootstockRules(catalogue);
@@ -60,8 +68,8 @@ public record StockOffers(Variety variety, Here here, List<StockOffer> offers) {
                 catalogue.rootstocksFor(variety.crop()).stream()
                         .map(stock -> new StockOffer(
                                 stock,
-                                TreeSize.of(variety, stock),
-                                StockOffer.Range.of(variety, stock),
+                                TreeSize.of(variety, Optional.of(stock), here.habit()),
+                                StockOffer.Range.of(variety, stock, here.habit()),
                                 catalogue.misfit(variety, stock),
                                 stands(rules, variety, stock, here)))
                         .sorted(Comparator.comparingDouble(offer -> offer.size().spread()))
@@ -71,14 +79,21 @@ public record StockOffers(Variety variety, Here here, List<StockOffer> offers) {
     private static Map<Aspect, Standing> stands(RootstockRules rules, Variety variety, Rootstock stock, Here here) {
         RootstockRules.Rooted tree = here.tree().on(stock);
         Map<Aspect, Standing> stands = new EnumMap<>(Aspect.class);
-        Stream<Finding> found = Stream.concat(
-                rules.judge("", variety, Optional.of(stock), here.pits(), here.coldest()).stream(),
-                here.pits().stream().flatMap(pit -> rules.drainage(tree, pit).stream()));
+        Stream<Finding> found = Stream.of(
+                        rules.judge("", variety, Optional.of(stock), here.pits(), here.coldest()).stream(),
+                        here.pits().stream().flatMap(pit -> rules.drainage(tree, pit).stream()),
+                        here.habit().training().stream()
+                                .map(system -> RootstockRules.training("", variety, stock, system)))
+                .flatMap(Function.identity());
         found.forEach(finding -> Optional.ofNullable(ASPECTS.get(finding.rule()))
                 .ifPresent(aspect -> stands.merge(aspect, finding.standing(), Standing::worse)));
         here.apart()
                 .ifPresent(apart -> stands.put(
-                        Aspect.ROOM, room(apart, TreeSize.of(variety, stock).spread())));
+                        Aspect.ROOM,
+                        room(
+                                apart,
+                                TreeSize.of(variety, Optional.of(stock), here.habit())
+                                        .spread())));
         return stands;
     }
 

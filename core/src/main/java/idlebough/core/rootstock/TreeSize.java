@@ -9,16 +9,23 @@ import idlebough.core.measure.Quantity;
 import java.util.Optional;
 
 /**
- * Full size of a tree and the spacing that follows: W = S0 · stock · variety · soil · system, in-row = W · k, between
+ * Full size of a tree and the spacing that follows: W = S0 · stock · variety · soil · system, in-row = W · k,
+ * between
  * rows = W + alley (project choice on common practice; RHS, Westwood 1993, UC ANR 3485). Give or take a fifth.
  *
- * @param spread full-grown width, m
+ * @param spread full-grown width, m; along its wires or wall if it is kept flat
  * @param height full-grown, m
+ * @param depth from side to side across its wires or wall, m; the spread if it stands free
  */
-public record TreeSize(double spread, double height) {
+public record TreeSize(double spread, double height, double depth) {
     private static final RuleTable TABLE = RuleTable.of("rootstock");
     /** Young trees are this wide when they come, m. */
     public static final double YOUNG = TABLE.value("young-spread");
+
+    /** Standing free. */
+    public TreeSize(double spread, double height) {
+        this(spread, height, spread);
+    }
 
     /** The general form, with every factor given. */
     public static TreeSize of(
@@ -40,19 +47,54 @@ public record TreeSize(double spread, double height) {
 
     /** @param stock empty while none is chosen: then the crop's full size is taken */
     public static TreeSize of(Variety variety, Optional<Rootstock> stock) {
-        return of(
+        return of(variety, stock, Habit.USUAL);
+    }
+
+    /** @param stock empty while none is chosen: then the crop's full size is taken */
+    public static TreeSize of(Variety variety, Optional<Rootstock> stock, Habit habit) {
+        TreeSize free = of(
                 variety.crop().spreadMetres(),
                 variety.crop().heightMetres(),
                 stock.map(chosen -> chosen.factor(variety.crop())).orElse(1.0),
                 variety.vigour(),
-                1,
+                habit.soil(),
                 1,
                 1);
+        return habit.training().map(training -> training.shape(free)).orElse(free);
+    }
+
+    /** Whether it is kept in one plane. */
+    public boolean flat() {
+        return depth < spread;
     }
 
     /** Yearly approach to full size; of a vigorous stock while none is chosen. */
     public static double growth(Optional<Rootstock> stock) {
         return stock.map(chosen -> chosen.vigour().growth()).orElse(TABLE.value("seedling-growth"));
+    }
+
+    /**
+     * How far it reaches from the stem in a direction, m: an ellipse seen from above.
+     *
+     * @param off degrees between the direction and its wires or wall
+     */
+    public double reach(double off) {
+        if (!flat()) {
+            return spread / 2;
+        }
+        double angle = Math.toRadians(off);
+        return spread / 2 * depth / 2 / Math.hypot(depth / 2 * Math.cos(angle), spread / 2 * Math.sin(angle));
+    }
+
+    /** Ground under the crown, m²: an ellipse. */
+    public double covers() {
+        return Math.PI / 4 * spread * depth;
+    }
+
+    /** As it is so many years after planting. */
+    public TreeSize after(double years, double rate) {
+        double wide = spreadAfter(years, rate);
+        return new TreeSize(wide, heightAfter(years, rate), Math.min(depth, wide));
     }
 
     /** From one stem to the next in the row, m. */
@@ -93,9 +135,9 @@ public record TreeSize(double spread, double height) {
         return width >= spread ? Double.POSITIVE_INFINITY : Math.log((spread - start) / (spread - width)) / rate;
     }
 
-    public static Working working(Variety variety, Rootstock stock) {
-        TreeSize size = of(variety, stock);
-        return Working.of("How {} comes about", Amount.metres(size.spread()))
+    public static Working working(Variety variety, Rootstock stock, Habit habit) {
+        TreeSize size = of(variety, Optional.of(stock), habit);
+        Working.Builder steps = Working.of("How {} comes about", Amount.metres(size.spread()))
                 .step(
                         "{} grows {} wide on a stock that leaves the full size",
                         variety.crop().withArticle(),
@@ -107,7 +149,17 @@ public record TreeSize(double spread, double height) {
                         Amount.of(stock.vigour().low(), Quantity.SCORE),
                         Amount.of(stock.vigour().high(), Quantity.SCORE))
                 .step("× {} for the vigour of ‘{}’", Amount.of(variety.vigour(), Quantity.SCORE), variety.name())
-                .step("= {}, give or take a fifth", Amount.metres(size.spread()))
+                .step("× {} for the soil, by the water that it holds", Amount.of(habit.soil(), Quantity.SCORE));
+        habit.training()
+                .ifPresent(training -> training.size()
+                        .ifPresentOrElse(
+                                by -> steps.step(
+                                        "× {} trained as {}", Amount.of(by.width(), Quantity.SCORE), training.name()),
+                                () -> steps.step(
+                                        "kept to {} along its wires, trained as {}",
+                                        Amount.metres(size.spread()),
+                                        training.name())));
+        return steps.step("= {}, give or take a fifth", Amount.metres(size.spread()))
                 .sensitive("Most sensitive to the stock, then to soil and pruning.")
                 .from(TABLE.source("size-uncertain"));
     }

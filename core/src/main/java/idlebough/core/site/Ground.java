@@ -92,6 +92,11 @@ public record Ground(double east, double north, double level, List<Spot> spots, 
         return slope() < 1e-9 ? 0 : (Math.toDegrees(Math.atan2(-east, -north)) + 360) % 360;
     }
 
+    /** Plan bearing across the fall, 0 to 180 degrees: rows that run so hold water and soil. */
+    public double across() {
+        return (aspect() + 90) % 180;
+    }
+
     /** Rise along a plan bearing, as a tangent; negative where it falls. */
     public double rise(double bearing) {
         double turn = Math.toRadians(bearing);

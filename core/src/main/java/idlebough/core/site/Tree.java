@@ -39,9 +39,17 @@ public record Tree(
         }
     }
 
-    /** @param plantedOn empty while it is not in the ground, or nobody knows since when */
-    public record Life(State state, Optional<LocalDate> plantedOn) {
+    /**
+     * @param plantedOn empty while it is not in the ground, or nobody knows since when
+     * @param filler whether it is taken out when its crown meets its neighbours'
+     */
+    public record Life(State state, Optional<LocalDate> plantedOn, boolean filler) {
         public static final Life PLANNED = new Life(State.PLANNED, Optional.empty());
+
+        /** To stay. */
+        public Life(State state, Optional<LocalDate> plantedOn) {
+            this(state, plantedOn, false);
+        }
     }
 
     /** Where a tree is in its life. */

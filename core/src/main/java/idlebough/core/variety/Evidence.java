@@ -45,7 +45,7 @@ public record Evidence(
     public record Air(Optional<Double> rainySpring, Optional<Double> humidSummer) {
         public static final Air UNKNOWN = new Air(Optional.empty(), Optional.empty());
 
-        static Air of(Wetness wetness, double latitude) {
+        public static Air of(Wetness wetness, double latitude) {
             int half = latitude < 0 ? 6 : 0;
             return new Air(
                     wetness.rainy(List.of(Month.APRIL.plus(half), Month.MAY.plus(half))),

@@ -121,8 +121,12 @@ class ProposalSearchTest {
         Evaluation evaluation = Gardens.evaluation(garden("maritime"));
         int before = Integer.MIN_VALUE;
         for (double area : new double[] {5, 12, 20, 30, 60, 120}) {
-            List<Proposal> found = first(evaluation, wish(Map.of("plum", 2, "medlar", 1, "quince", 3), 6, area));
+            AssortmentWish wish = wish(Map.of("plum", 2, "medlar", 1, "quince", 3), 6, area);
+            List<Proposal> found = first(evaluation, wish);
             int score = found.isEmpty() ? 0 : found.get(0).score();
+            found.forEach(set -> assertThat(SetWorth.of(set, wish).total())
+                    .as("its parts add up")
+                    .isEqualTo(set.score()));
             assertThat(score).as("on %s m²", area).isGreaterThanOrEqualTo(before);
             before = score;
         }

@@ -8,12 +8,15 @@ import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
+import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
 import idlebough.core.daybook.UnionCheck;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.irrigation.PlantingClimate;
 import idlebough.core.irrigation.WaterRules;
 import idlebough.core.layout.LayoutRules;
+import idlebough.core.layout.PegCheck;
+import idlebough.core.layout.PegChecks;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
@@ -28,6 +31,7 @@ import idlebough.core.pollination.Flowering;
 import idlebough.core.pollination.PartnerRules;
 import idlebough.core.pollination.PartnerWeb;
 import idlebough.core.rootstock.RootstockRules;
+import idlebough.core.rootstock.TrainingSystem;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.ColdAir;
 import idlebough.core.site.DrainageTest;
@@ -528,6 +532,48 @@ class EdgesTest {
                                 Optional.of("c")),
                         Shipped.pit(value));
             }
+            case "rootstock.training" -> {
+                String[] trained = with.split("/");
+                Rootstock stock = Shipped.stock(trained[0]);
+                assertThat(stock.factor()).isEqualTo(value);
+                return List.of(RootstockRules.training(
+                        "c",
+                        Shipped.variety("apple-cox"),
+                        stock,
+                        TrainingSystem.named(trained[1]).orElseThrow()));
+            }
+            case "rootstock.replant" -> {
+                Rootstock known = Shipped.stock(with);
+                Rootstock.Traits traits = known.traits();
+                return rules.judge(
+                        "c",
+                        Shipped.variety("apple-cox"),
+                        Optional.of(new Rootstock(
+                                known.key(),
+                                known.name(),
+                                known.crops(),
+                                known.vigour(),
+                                known.support(),
+                                known.tolerance(),
+                                known.union(),
+                                new Rootstock.Traits(
+                                        traits.coldCelsius(),
+                                        traits.life(),
+                                        traits.ills(),
+                                        traits.suckers(),
+                                        traits.anchorage(),
+                                        traits.roots(),
+                                        Optional.of((int) value)),
+                                known.told())),
+                        List.of(seen(profile(Optional.empty(), Optional.of(1.0), true), List.of())),
+                        OptionalDouble.empty());
+            }
+            case "rootstock.ills" -> {
+                return RootstockRules.ills(
+                                "c", Shipped.variety("apple-cox"), Shipped.stock(with), Optional.of(value / 100))
+                        .stream()
+                        .toList();
+            }
             case "rootstock.cold" -> {
                 return rules.judge(
                         "c",
@@ -563,6 +609,7 @@ class EdgesTest {
                 new TreeSize(SPREAD, 4),
                 0.3,
                 false,
+                0,
                 0);
     }
 
@@ -570,6 +617,14 @@ class EdgesTest {
         Plot plot = Plot.rectangle(100, 100);
         return switch (rule) {
             case "layout.crowded" -> List.of(LayoutRules.crowded(planned("t", 50), planned("o", 50 + value)));
+            case "layout.filler" ->
+                LayoutRules.filler(planned("t", 50), planned("o", 50 + value), Optional.of(Shipped.stock(with)))
+                        .stream()
+                        .toList();
+            case "layout.peg-check" ->
+                PegChecks.judge(
+                        List.of(new PegCheck("c", "t", "o", 5 + value)),
+                        Map.of("t", planned("t", 50), "o", planned("o", 55)));
             case "layout.boundary", "layout.off-plot" -> List.of(LayoutRules.boundary(plot, planned("t", value)));
             case "layout.partner-reach" -> {
                 List<Flowering> two = List.of(flowering("t", "apple-cox", 0), flowering("p", "apple-golden", value));

@@ -12,6 +12,8 @@ import idlebough.core.site.Point;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LayoutTest {
     @Test
@@ -113,5 +115,25 @@ class LayoutTest {
         assertThat(places).allMatch(place -> plot.distanceToBoundary(place.at()) >= 2.5 - 1e-6);
         assertThat(RowFill.label(0, 0)).isEqualTo("A1");
         assertThat(RowFill.label(27, 3)).isEqualTo("AB4");
+    }
+
+    /** Tapes read off a peg, put back, land on the peg. */
+    @ParameterizedTest
+    @CsvSource({"5, 9", "21.3, -4", "-7, 30", "0.5, 0.4"})
+    void tapesPutBackLandOnThePeg(double east, double north) {
+        BaseLine line = new BaseLine(new Point(3, 2), new Point(18, -5));
+        Point peg = new Point(east, north);
+        TwoTapes tapes = line.tapes(peg);
+        Point met = line.meet(tapes.fromP(), tapes.fromQ(), tapes.right()).orElseThrow();
+        assertThat(met.distance(peg)).isLessThan(1e-9);
+    }
+
+    /** Euclid I.20: two sides of a triangle are longer than the third. */
+    @Test
+    void tapesThatAreTooShortOrTooUnlikeDoNotMeet() {
+        BaseLine line = new BaseLine(new Point(0, 0), new Point(12, 0));
+        assertThat(line.meet(5, 6, false)).isEmpty();
+        assertThat(line.meet(20, 7, false)).isEmpty();
+        assertThat(line.meet(5, 7, false)).isPresent();
     }
 }

@@ -69,6 +69,7 @@ class PlotFillTest {
                             placed.choice().stock().map(Shipped::stock)),
                     0.25,
                     false,
+                    0,
                     0));
         });
         return trees;
@@ -150,7 +151,8 @@ class PlotFillTest {
                 new TreeSize(8, 7),
                 0.2,
                 false,
-                30);
+                30,
+                0);
         PlotFill filled = fill(
                 plot,
                 RowFill.Pattern.TRIANGLE,
@@ -161,5 +163,87 @@ class PlotFillTest {
         assertThat(planned(filled))
                 .hasSize(2)
                 .allSatisfy(tree -> assertThat(LayoutRules.crowded(tree, old)).matches(Finding::isSound));
+    }
+
+    /**
+     * Along a wall each stands off it as the judge wants it, and none crowds another; the free side of the wall is
+     * taken.
+     */
+    @Test
+    void alongAWallEveryPlaceIsSound() {
+        Plot plot = Plot.rectangle(40, 20);
+        Feature wall = new Feature(
+                "w",
+                Feature.Kind.WALL,
+                "North wall",
+                List.of(new Point(2, 19.5), new Point(20, 19.5), new Point(38, 17)),
+                Feature.Size.USUAL,
+                false,
+                Optional.empty(),
+                Optional.empty());
+        List<Choice> choices = List.of(choice("a", "plum-stanley", "st-julien", 9));
+        FeatureIndex features = new FeatureIndex(List.of(wall));
+        PlotFill filled = PlotFill.of(
+                plot,
+                new PlotFill.Wish(RowFill.Pattern.ALONG, 5, 1, Optional.empty(), Optional.of(wall)),
+                choices,
+                stocks(choices),
+                NOTHING,
+                features);
+        assertThat(filled.placed()).hasSizeGreaterThan(5);
+        List<PlannedTree> trees = planned(filled);
+        trees.forEach(tree -> {
+            assertThat(plot.holds(tree.place())).isTrue();
+            assertThat(LayoutRules.clearances(tree, features)).isEmpty();
+            trees.stream()
+                    .filter(other -> other != tree)
+                    .forEach(other ->
+                            assertThat(LayoutRules.crowded(tree, other)).matches(Finding::isSound));
+        });
+    }
+
+    /** Pairs of rows nestle: more trees find room than with an alley beside every row. */
+    @Test
+    void doubleRowsHoldMoreThanSingleOnes() {
+        Plot plot = Plot.rectangle(60, 40);
+        List<Choice> choices = List.of(choice("a", "apple-cox", "m9", 400));
+        int pairs = fill(plot, RowFill.Pattern.DOUBLE, choices, NOTHING, List.of())
+                .placed()
+                .size();
+        int single = fill(plot, RowFill.Pattern.TRIANGLE, choices, NOTHING, List.of())
+                .placed()
+                .size();
+        assertThat(pairs).isGreaterThan(single);
+    }
+
+    /** On a long narrow plot rows along it are the fewest for the most trees: by the drawing. */
+    @Test
+    void theBestDirectionOfANarrowPlotIsItsOwn() {
+        Plot plot = Plot.of(List.of(new Point(0, 0), new Point(60, 60), new Point(54, 66), new Point(-6, 6)));
+        List<Choice> choices = List.of(choice("a", "apple-cox", "mm106", 30));
+        List<PlotFill.Direction> found = PlotFill.directions(
+                plot,
+                new PlotFill.Wish(RowFill.Pattern.SQUARE, 1, 1, Optional.empty()),
+                choices,
+                stocks(choices),
+                NOTHING,
+                new FeatureIndex(List.of()),
+                () -> true);
+        assertThat(found.get(0).bearing()).isEqualTo(45);
+        assertThat(found).isSortedAccordingTo(java.util.Comparator.comparingInt(each -> -each.placed()));
+    }
+
+    @Test
+    void aSearchThatIsStoppedTellsTheBestUntilThen() {
+        List<Choice> choices = List.of(choice("a", "apple-cox", "mm106", 3));
+        assertThat(PlotFill.directions(
+                        Plot.rectangle(30, 20),
+                        new PlotFill.Wish(RowFill.Pattern.SQUARE, 1, 1, Optional.empty()),
+                        choices,
+                        stocks(choices),
+                        NOTHING,
+                        new FeatureIndex(List.of()),
+                        () -> false))
+                .hasSize(1);
     }
 }

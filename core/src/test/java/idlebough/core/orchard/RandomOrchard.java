@@ -247,6 +247,10 @@ final class RandomOrchard {
         List<BloomSeen> blooms = new ArrayList<>(seen.blooms());
         blooms.add(new BloomSeen(VARIETIES.get(0), LocalDate.of(2003, 4, 1 + random.nextInt(28))));
         return new Orchard.Observations(
-                blooms, new Unions(unions), seen.notes() + 1, Map.of("peg", PLANTING.minusDays(random.nextInt(30))));
+                blooms,
+                new Unions(unions),
+                seen.notes() + 1,
+                Map.of("peg", PLANTING.minusDays(random.nextInt(30))),
+                seen.pegs());
     }
 }

@@ -14,6 +14,8 @@ import idlebough.core.judge.Stage;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.layout.Crowns;
+import idlebough.core.layout.LayoutRules;
+import idlebough.core.layout.PlanYears;
 import idlebough.core.layout.PlanYield;
 import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.PlotFill;
@@ -105,7 +107,9 @@ class StagesTest {
         assertThat(site(orchard(panned)).soilCare().rip()).isTrue();
     }
 
-    /** The soil is said of the pit while no tree has a place, then of the tree on its stock, once; a mound is judged. */
+    /**
+     * The soil is said of the pit while no tree has a place, then of the tree on its stock, once; a mound is judged.
+     */
     @Test
     void slowSoilIsSaidOnceAndTheMoundIsJudgedByItsHeight() {
         SoilPit wet = Shipped.pit(WET, 6.3, Texture.CLAY);
@@ -308,10 +312,41 @@ class StagesTest {
     void whatThePlanBringsThroughTheYears() {
         Evaluation one = Evaluation.of(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM))
                 .withTrees(List.of(tree(Footing.GRADE, Tree.State.PLANNED))));
-        assertThat(PlanYield.of(one.stands(), PLANTING, 2).inYear()).isZero();
-        assertThat(PlanYield.of(one.stands(), PLANTING, 5.5).inYear()).isEqualTo(25);
-        assertThat(PlanYield.of(one.stands(), PLANTING, 20).full()).isEqualTo(50);
-        assertThat(PlanYield.of(one.stands(), PLANTING, 20).inYear()).isBetween(47.5, 50.0);
+        assertThat(PlanYield.of(one.stands(), one.layout(), 2).inYear()).isZero();
+        assertThat(PlanYield.of(one.stands(), one.layout(), 5.5).inYear()).isEqualTo(25);
+        assertThat(PlanYield.of(one.stands(), one.layout(), 20).full()).isEqualTo(50);
+        assertThat(PlanYield.of(one.stands(), one.layout(), 20).inYear()).isBetween(47.5, 50.0);
+    }
+
+    /** Two MM106 trees 3 m apart, the one a filler: it goes when they meet, and nobody calls them crowded. */
+    @Test
+    void aFillerGoesWhenCrownsMeet() {
+        Tree stays = tree(Footing.GRADE, Tree.State.PLANNED);
+        Tree goes = new Tree(
+                "filler",
+                "F1",
+                new Point(stays.place().x() + 3, stays.place().y()),
+                stays.kind(),
+                stays.nursery(),
+                stays.footing(),
+                new Tree.Life(Tree.State.PLANNED, Optional.empty(), true),
+                Optional.empty());
+        Evaluation two =
+                Evaluation.of(orchard(Shipped.pit(GOOD, 6.3, Texture.LOAM)).withTrees(List.of(stays, goes)));
+        var filler = two.layout().tree("filler");
+        double out = two.layout().outIn(filler).orElseThrow();
+        assertThat(filler.crown(out)).as("both half way to each other").isCloseTo(3, within(1e-6));
+        assertThat(two.layout().findings()).noneMatch(finding -> finding.rule().equals(LayoutRules.CROWDED));
+        PlanYears before = PlanYears.of(two.stands(), two.layout(), out - 0.1);
+        PlanYears after = PlanYears.of(two.stands(), two.layout(), out + 0.1);
+        assertThat(before.gone()).isEmpty();
+        assertThat(after.gone()).containsExactly(filler);
+        assertThat(PlanYield.of(two.stands(), two.layout(), 20).inYear())
+                .isLessThan(51)
+                .isGreaterThan(47);
+        assertThat(PlanYears.of(two.stands(), two.layout(), 45).old())
+                .as("kept thirty-five years or so: RHS (Baker)")
+                .hasSize(1);
     }
 
     /** A lemon outdoors at −12 °C dies, in a pot under cover it lives, with a peg or without: common practice. */
@@ -338,7 +373,8 @@ class StagesTest {
                 Optional.of("c"));
         for (List<Tree> trees : List.of(List.<Tree>of(), List.of(peg))) {
             Evaluation pot = ground.with(outdoors.withTrees(trees)
-                    .withChoices(List.of(new Choice("c", "lemon-lisbon", Optional.of("trifoliate"), 1, true))));
+                    .withChoices(List.of(
+                            new Choice("c", "lemon-lisbon", Optional.of("trifoliate"), 1, true, Optional.empty()))));
             assertThat(pot.varieties().verdict("lemon-lisbon").findings())
                     .extracting(finding -> finding.rule().id())
                     .contains("variety.pot")

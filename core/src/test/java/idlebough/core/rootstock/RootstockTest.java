@@ -36,9 +36,9 @@ class RootstockTest {
         TreeSize size = TreeSize.of(Shipped.variety(variety), Shipped.stock(stock));
         assertThat(size.spread()).isBetween(wideLow, wideHigh);
         assertThat(size.height()).isBetween(tallLow, tallHigh);
-        assertThat(TreeSize.working(Shipped.variety(variety), Shipped.stock(stock))
+        assertThat(TreeSize.working(Shipped.variety(variety), Shipped.stock(stock), Habit.USUAL)
                         .steps())
-                .hasSize(4);
+                .hasSize(5);
     }
 
     @Test

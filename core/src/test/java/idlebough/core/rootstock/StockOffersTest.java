@@ -38,7 +38,8 @@ class StockOffersTest {
         return StockOffers.of(
                 Catalogue.shipped(),
                 APPLE,
-                new StockOffers.Here(tree, List.of(pit), Optional.ofNullable(apart), OptionalDouble.of(coldest)));
+                new StockOffers.Here(
+                        tree, List.of(pit), Optional.ofNullable(apart), OptionalDouble.of(coldest), Habit.USUAL));
     }
 
     private static StockOffer offer(StockOffers offers, String stock) {
@@ -110,7 +111,8 @@ class StockOffersTest {
     }
 
     /**
-     * Water of 3 dS/m brings a soil to 4.5, and is severe; of 1.4 it asks for care (Ayers & Westcot 1985). Trifoliate orange bears no salt, Cleopatra mandarin and
+     * Water of 3 dS/m brings a soil to 4.5, and is severe; of 1.4 it asks for care (Ayers & Westcot 1985). Trifoliate
+     * orange bears no salt, Cleopatra mandarin and
      * sour orange do, and both stand wet ground less well or fail where tristeza is (Castle in Rom & Carlson 1987).
      */
     @Test
@@ -197,5 +199,25 @@ class StockOffersTest {
                 }
             }
         }
+    }
+
+    /** Of stocks that wires keep to one width those that suit the wires go first: RHS (Baker). */
+    @Test
+    void onWiresTheStockMustSuitThem() {
+        RootstockRules.Rooted tree = new RootstockRules.Rooted(
+                Subject.choice("c"), "‘Cox’", APPLE, Optional.empty(), Footing.GRADE, Optional.of("c"));
+        StockOffers offers = StockOffers.of(
+                Catalogue.shipped(),
+                APPLE,
+                new StockOffers.Here(
+                        tree,
+                        List.of(Shipped.pit(40, 6.5, Texture.LOAM)),
+                        Optional.of(4.6),
+                        OptionalDouble.of(-10),
+                        new Habit(1, TrainingSystem.named("espalier"))));
+        assertThat(offers.offers()).extracting(offer -> offer.size().spread()).containsOnly(4.5);
+        assertThat(offer(offers, "m25").standing(Aspect.TRAINING)).isEqualTo(Standing.DOUBTFUL);
+        assertThat(offer(offers, "mm106").standing(Aspect.TRAINING)).isEqualTo(Standing.SOUND);
+        assertThat(offers.ranked().get(0).standing(Aspect.TRAINING)).isEqualTo(Standing.SOUND);
     }
 }

@@ -1,9 +1,6 @@
-package idlebough.app.site;
+package idlebough.app.web;
 
 import idlebough.app.store.SiteRow;
-import idlebough.app.web.GroundDrawing;
-import idlebough.app.web.PlanView;
-import idlebough.app.web.Sheet;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Shade;
 import idlebough.core.site.SunPath;
@@ -13,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -22,7 +20,7 @@ import org.springframework.ui.Model;
 
 /** The shadows of one moment as the page shows them. */
 @Component
-class ShadeView {
+public class ShadeView {
     private static final int NOON = 12 * 60;
     private final Clock clock;
 
@@ -34,10 +32,11 @@ class ShadeView {
     public record Cast(String path, boolean thin) {}
 
     /**
+     * @param features that cast shade
      * @param day of this year, 1 to 365; null for today
      * @param minute after midnight by the orchard's clock; null for noon
      */
-    void put(Model model, PlanView plan, Sheet sheet, Integer day, Integer minute) {
+    public void put(Model model, PlanView plan, Sheet sheet, List<Feature> features, Integer day, Integer minute) {
         ZoneId zone = plan.head().zone();
         Terrain terrain = plan.evaluation().site().terrain();
         LocalDate today = LocalDate.now(clock.withZone(zone));
@@ -51,7 +50,7 @@ class ShadeView {
                 : zone.getRules().getOffset(when).getTotalSeconds() / 240.0;
         SunPath.Sun sun = SunPath.at(when, site.latitude(), Math.max(-180, Math.min(180, longitude)));
         boolean leafless = !terrain.sunYear().season().contains(date.getMonthValue());
-        Shade shade = Shade.of(terrain.site().features(), sun, terrain.ground(), site.rotation(), leafless);
+        Shade shade = Shade.of(features, sun, terrain.ground(), site.rotation(), leafless);
         model.addAttribute("day", date.getDayOfYear());
         model.addAttribute("minute", of);
         model.addAttribute("sun", sun);
@@ -70,7 +69,7 @@ class ShadeView {
                 : OptionalDouble.empty();
         Map<String, Double> lengths = perMetre.isEmpty()
                 ? Map.of()
-                : terrain.site().features().stream()
+                : features.stream()
                         .filter(f -> f.kind().casts() && f.isClosed())
                         .filter(f -> f.kind() == Feature.Kind.BUILDING || f.kind() == Feature.Kind.TREE)
                         .limit(6)
