@@ -102,6 +102,10 @@ function drags(plan) {
     if (!tree || from) {
       return;
     }
+    if (event.shiftKey) {
+      choose(tree);
+      return;
+    }
     from = {
       id: event.pointerId,
       px: event.clientX,
@@ -164,6 +168,21 @@ function drags(plan) {
       open(at);
     }
   });
+}
+
+/** One tree more, or one less, of those that are moved together. */
+function choose(tree) {
+  const field = document.getElementById('several');
+  if (!field) {
+    return;
+  }
+  const tag = tree.querySelector('text').textContent.trim();
+  const listed = field.value.split(/[,;]/).flatMap((each) => each.trim() || []);
+  const chosen = !listed.includes(tag);
+  field.value = (chosen ? [...listed, tag] : listed.filter((each) => each !== tag)).join(', ');
+  field.closest('details').open = true;
+  tree.classList.toggle('chosen', chosen);
+  speak(tag + (chosen ? ' is chosen.' : ' is left out.'));
 }
 
 /** A tap on the plan puts the tree that is chosen there. */

@@ -121,7 +121,17 @@ public class FillController {
         if (pattern == RowFill.Pattern.ALONG && along.isEmpty()) {
             fields.complain("along", "Say along what they are to stand; draw it on the Site first if it is not there.");
         }
-        return new PlotFill.Wish(pattern, margin, alley, Optional.ofNullable(bearing), along);
+        if (pattern == RowFill.Pattern.CONTOUR
+                && PlotFill.acrossSlope(plan.terrain().ground()).isEmpty()) {
+            fields.complain(
+                    "pattern",
+                    "The ground hardly falls, or nobody has said how; enter heights on the Site, or take straight rows.");
+        }
+        PlotFill.Mixing mixing = fields.value("mixing").isBlank()
+                ? PlotFill.Mixing.PARTNERS
+                : fields.choice("mixing", PlotFill.Mixing.class);
+        PlotFill.Wish wish = new PlotFill.Wish(pattern, margin, alley, Optional.ofNullable(bearing)).mixed(mixing);
+        return along.map(wish::along).orElse(wish);
     }
 
     /** The rows as they are wished, and the trees in them: one change. */

@@ -64,7 +64,7 @@ public final class LayoutFill {
                 plan,
                 PlotFill.of(
                         evaluation.site().plot().orElseThrow(),
-                        wish,
+                        wish.on(evaluation.site().terrain().ground()),
                         asked.choices(),
                         evaluation.rootstocks(),
                         asked.standing(),

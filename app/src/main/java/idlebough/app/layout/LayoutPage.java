@@ -107,6 +107,7 @@ class LayoutPage {
         }
         model.addAttribute("inRow", spacing(plan, say));
         model.addAttribute("patterns", RowFill.Pattern.values());
+        model.addAttribute("mixings", PlotFill.Mixing.values());
         model.addAttribute("alongs", alongs(plan));
         List<Wanted> wanted = wanted(plan);
         model.addAttribute("wanted", wanted);

@@ -175,7 +175,8 @@ public class PegsController {
 
     private static String what(PegPlan.Fixed point, Reader say) {
         return point.mark()
-                .map(mark -> say.tape(mark.metres()) + " from " + mark.from() + " on the line to " + mark.to())
+                .map(mark -> say.tape(mark.metres()) + " from " + mark.from() + " on the line to " + mark.to()
+                        + (mark.off() > 0 ? ", then " + say.tape(mark.off()) + " square to it by 3-4-5" : ""))
                 .orElse(point.name());
     }
 

@@ -197,9 +197,8 @@ public final class Layers {
     }
 
     /** The figures beside the sun layer: of the place picked, and of the whole plot. */
-    static List<Figure> sunFigures(PlanView plan, Point at) {
+    static List<Figure> sunFigures(SunMap map, SunHours hours) {
         List<Figure> figures = new ArrayList<>();
-        SunHours hours = plan.terrain().sunAt(at);
         figures.add(new Figure(
                 "sun-at",
                 Phrase.of("Sun at the cross, while in leaf"),
@@ -212,15 +211,14 @@ public final class Layers {
                 Amount.of(hours.winter(), Quantity.HOURS),
                 Phrase.of("a day"),
                 hours::working));
-        SunMap map = plan.terrain().sunMap().orElseThrow();
         for (double wanted : new double[] {6, 8}) {
-            double share = 100 * map.shareWith(wanted, plan.terrain().sunYear().season());
+            double share = 100 * map.shareWith(wanted, map.year().season());
             figures.add(new Figure(
                     "sun-share-" + (int) wanted,
                     Phrase.of("Ground with {} or more", Amount.of(wanted, Quantity.HOURS)),
                     Amount.of(share, Quantity.PERCENT),
                     Phrase.of("of the plot"),
-                    () -> map.shareWorking(wanted, plan.terrain().sunYear().season())));
+                    () -> map.shareWorking(wanted, map.year().season())));
         }
         return figures;
     }
@@ -228,17 +226,12 @@ public final class Layers {
     /** For which crops how much of the ground has sun enough. */
     public record CropSun(Crop crop, double wanted, double share) {}
 
-    static List<CropSun> crops(PlanView plan) {
+    static List<CropSun> crops(PlanView plan, SunMap map) {
         return plan.evaluation().site().crops().stream()
                 .map(crop -> new CropSun(
                         crop,
                         crop.sunHours(),
-                        plan.terrain()
-                                .sunMap()
-                                .orElseThrow()
-                                .shareWith(
-                                        crop.sunHours(),
-                                        plan.terrain().sunYear().season())))
+                        map.shareWith(crop.sunHours(), map.year().season())))
                 .toList();
     }
 

@@ -22,14 +22,18 @@ import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Subject;
+import idlebough.core.layout.OrchardShade;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.ColdAir;
 import idlebough.core.site.DrainageRate;
+import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
+import idlebough.core.site.SunHours;
+import idlebough.core.site.SunMap;
 import idlebough.core.site.WhatToDo;
 import idlebough.core.site.Windbreak;
 import java.util.ArrayList;
@@ -57,6 +61,9 @@ public class SiteController {
     /** The tools stand below the plot. */
     private static final double SHEET_HEIGHT = 610;
 
+    /** Years after planting whose crowns may lie on the sun. */
+    private static final List<Integer> CROWNS = List.of(1, 5, 10, 20);
+
     private final Pages pages;
     private final Edits edits;
     private final ShadeView shades;
@@ -78,6 +85,7 @@ public class SiteController {
             @RequestParam(required = false) String pit,
             @RequestParam(defaultValue = "none") String layer,
             @RequestParam(defaultValue = "0") int month,
+            @RequestParam(required = false) Integer crowns,
             @RequestParam(required = false) String at,
             @RequestParam(required = false) Integer day,
             @RequestParam(required = false) Integer minute) {
@@ -111,7 +119,7 @@ public class SiteController {
         Point cross = cross(at, plan);
         model.addAttribute("cross", cross);
         switch (chosen) {
-            case SUN -> sun(model, plan, sheet, reader, month, cross);
+            case SUN -> sun(model, plan, sheet, reader, new SunAsked(month, crowns, cross));
             case SHADOW -> shades.put(model, plan, sheet, plan.terrain().site().features(), day, minute);
             case COLD -> {
                 ColdAir cold = plan.terrain().cold().orElseThrow();
@@ -152,17 +160,43 @@ public class SiteController {
         return "site/site";
     }
 
-    private static void sun(Model model, PlanView plan, Sheet sheet, Reader reader, int month, Point cross) {
+    /**
+     * Of which sun is asked.
+     *
+     * @param month 1 to 12; 0 for those in leaf, 13 for the bare ones
+     * @param crowns years after planting, with whose crowns it is; null without the planned trees
+     */
+    private record SunAsked(int month, Integer crowns, Point cross) {
+        List<Feature> casting(PlanView plan) {
+            return crowns == null
+                    ? plan.terrain().site().features()
+                    : OrchardShade.all(
+                            plan.terrain(),
+                            plan.evaluation().layout().trees(),
+                            Math.max(0, Math.min(CROWNS.get(CROWNS.size() - 1), crowns)));
+        }
+    }
+
+    private static void sun(Model model, PlanView plan, Sheet sheet, Reader reader, SunAsked asked) {
+        int month = asked.month();
         List<Integer> months = month >= 1 && month <= 12
                 ? List.of(month)
                 : month == 13
                         ? plan.terrain().sunYear().leafless()
                         : plan.terrain().sunYear().season();
         model.addAttribute("month", month);
-        model.addAttribute("hatches", Layers.sun(plan.terrain().sunMap().orElseThrow(), months, sheet, reader));
-        model.addAttribute("figures", Layers.sunFigures(plan, cross));
-        model.addAttribute("bars", Layers.bars(plan.terrain().sunAt(cross)));
-        model.addAttribute("cropSun", Layers.crops(plan));
+        List<Feature> casting = asked.casting(plan);
+        SunMap map = (asked.crowns() == null
+                        ? plan.terrain().sunMap()
+                        : plan.terrain().sunMap(casting))
+                .orElseThrow();
+        SunHours here = plan.terrain().sunAt(List.of(asked.cross()), casting).get(0);
+        model.addAttribute("crowns", asked.crowns());
+        model.addAttribute("crownYears", CROWNS);
+        model.addAttribute("hatches", Layers.sun(map, months, sheet, reader));
+        model.addAttribute("figures", Layers.sunFigures(map, here));
+        model.addAttribute("bars", Layers.bars(here));
+        model.addAttribute("cropSun", Layers.crops(plan, map));
     }
 
     /** The place asked about: the one in the address, or the middle of the plot. */

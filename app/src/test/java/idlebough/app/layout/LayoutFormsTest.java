@@ -348,4 +348,72 @@ class LayoutFormsTest {
                 .contains(">100 ft<")
                 .contains("131 ft 3 in");
     }
+
+    private HttpResponse<String> several(String work, String trees, String... fields) {
+        Map<String, String> sent = new HashMap<>(Map.of("work", work, "several", trees));
+        for (int i = 0; i < fields.length; i += 2) {
+            sent.put(fields[i], fields[i + 1]);
+        }
+        return grower.post(base + "/layout/several", sent);
+    }
+
+    private List<Point> places() {
+        return stands().stream().map(Stand::place).toList();
+    }
+
+    @Test
+    void severalAreShiftedTurnedAlignedAndPutAgain() {
+        puts("east", "10", "north", "10");
+        puts("east", "14", "north", "10.6");
+        puts("east", "19", "north", "10");
+        List<Point> before = places();
+        assertThat(several("SHIFT", "Cox's 1-3", "shiftEast", "1", "shiftNorth", "0,5")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(places().get(2).x() - before.get(2).x()).isCloseTo(1, within(1e-9));
+        assertThat(places().get(2).y() - before.get(2).y()).isCloseTo(0.5, within(1e-9));
+
+        several("ALIGN", "Cox's 1, Cox's 2; Cox's 3");
+        List<Point> line = places();
+        assertThat(line.get(0).distance(line.get(2)))
+                .as("straight, and the middle one in the middle")
+                .isCloseTo(2 * line.get(0).distance(line.get(1)), within(1e-6));
+
+        several("TURN", "Cox's 1-3", "turn", "90");
+        assertThat(places().get(0).y() - places().get(2).y())
+                .as("west became north")
+                .isCloseTo(9, within(0.1));
+
+        several("COPY", "Cox's 1-3", "shiftEast", "6", "shiftNorth", "0");
+        assertThat(stands()).extracting(Stand::label).contains("Cox's 1b", "Cox's 2b", "Cox's 3b");
+        assertThat(choice().wanted()).as("six stand, so six are wanted").isEqualTo(6);
+        grower.post(base + "/undo", Map.of());
+        assertThat(stands()).hasSize(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "SHIFT | Pear 9 | 1 | No tree is called Pear 9",
+                "SHIFT | , | 1 | Name the trees",
+                "SHIFT | Cox's 1-3 | 900 | outside the boundary",
+                "SHIFT | Cox's 1 | 4 | stands already",
+                "SHIFT | Cox's 1 | far | is not a figure",
+                "ALIGN | Cox's 1, Cox's 2 | 1 | three trees or more",
+                "TURN | Cox's 1-3 | 1 | Please fill this in"
+            })
+    void whatSeveralCannotDoIsSaidAndNothingMoves(String work, String trees, String east, String said) {
+        puts("east", "10", "north", "10");
+        puts("east", "14", "north", "10");
+        puts("east", "19", "north", "10");
+        List<Point> before = places();
+        HttpResponse<String> answer = several(work, trees, "shiftEast", east, "shiftNorth", "0");
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body().replace('\u00a0', ' ')).contains(said);
+        assertThat(answer.body().replace("&#39;", "'"))
+                .as("what was typed stays")
+                .contains(trees);
+        assertThat(places()).isEqualTo(before);
+    }
 }

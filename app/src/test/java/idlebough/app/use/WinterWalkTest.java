@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import idlebough.app.Running;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -147,6 +148,8 @@ class WinterWalkTest {
             // The address stays the same: wait for what is said.
             page.selectOption("#chill", "LOW_CHILL");
             page.locator(".row-f.key:has-text('low-chill units')").waitFor();
+            // The new page listens only when its scripts have run.
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             page.selectOption("#chill", "PORTIONS");
             page.locator(".row-f.key:has-text('portions')").waitFor();
             page.navigate(base(page) + "winters/springs?variety=peach-desert-gold");

@@ -17,6 +17,9 @@ public record BaseLine(Point p, Point q) {
     /** A shorter side is no base line, m. */
     private static final double SHORTEST = 3;
 
+    /** The longer leg of the smallest 3-4-5 that is laid out, in metres or yards. */
+    static final double SQUARE_LEG = 4;
+
     private static final double LARGEST_SQUARE = 3;
     private static final double PACE = RuleTable.of("layout").value("pace");
 
@@ -68,8 +71,8 @@ public record BaseLine(Point p, Point q) {
 
     /** @param unit of the tapes, m: a metre or a yard */
     public Square square(double unit) {
-        double times = Math.max(1, Math.min(LARGEST_SQUARE, Math.floor(length() / (4 * unit))));
-        return new Square(4 * times * unit, 3 * times * unit, 5 * times * unit);
+        double times = Math.max(1, Math.min(LARGEST_SQUARE, Math.floor(length() / (SQUARE_LEG * unit))));
+        return new Square(SQUARE_LEG * times * unit, 3 * times * unit, 5 * times * unit);
     }
 
     /**

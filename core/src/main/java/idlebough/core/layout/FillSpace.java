@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -100,8 +99,7 @@ final class FillSpace {
     }
 
     FillSpace withoutAlley() {
-        PlotFill.Wish close = new PlotFill.Wish(wish.pattern(), wish.margin(), 0, wish.bearing(), wish.along());
-        return new FillSpace(plot, close, margin, standing, features, leftOut, starts);
+        return new FillSpace(plot, wish.close(), margin, standing, features, leftOut, starts);
     }
 
     FillSpace without(Feature feature) {
@@ -169,8 +167,20 @@ final class FillSpace {
                 starts == STARTS ? LATTICES : COARSE_LATTICES,
                 place -> free(place, seats.get(0)));
         List<PlotFill.Placed> placed = new ArrayList<>();
-        for (int i = 0; i < Math.min(seats.size(), places.size()); i++) {
-            placed.add(new PlotFill.Placed(seats.get(i).choice(), places.get(i)));
+        Choice ofRow = null;
+        int row = -1;
+        for (RowFill.Place place : places) {
+            if (placed.size() == seats.size()) {
+                break;
+            }
+            Choice next = seats.get(placed.size()).choice();
+            if (place.row() != row) {
+                row = place.row();
+                ofRow = next;
+            }
+            if (wish.mixing() != PlotFill.Mixing.ROWS || next.equals(ofRow)) {
+                placed.add(new PlotFill.Placed(next, place));
+            }
         }
         return placed;
     }
@@ -182,11 +192,13 @@ final class FillSpace {
      * trees, in fewest rows.
      */
     List<PlotFill.Placed> rows(List<Seat> seats) {
-        Axes axes = Axes.of(plot, bearing());
+        Courses courses = wish.pattern() == RowFill.Pattern.CONTOUR
+                ? ContourRows.of(plot, wish.ground())
+                : Courses.straight(plot, bearing());
         double pitch = seats.get(0).depth() + wish.alley();
         List<List<PlotFill.Placed>> found = IntStream.range(0, starts)
                 .parallel()
-                .mapToObj(i -> rows(seats, axes, axes.acrossLow() + pitch * i / starts))
+                .mapToObj(i -> rows(seats, courses, courses.low() + pitch * i / starts))
                 .toList();
         // The first of equals, so that the answer does not depend on who was ready first.
         List<PlotFill.Placed> best = found.get(0);
@@ -202,24 +214,33 @@ final class FillSpace {
         return placed.isEmpty() ? 0 : placed.get(placed.size() - 1).place().row() + 1;
     }
 
-    private List<PlotFill.Placed> rows(List<Seat> seats, Axes axes, double first) {
+    private List<PlotFill.Placed> rows(List<Seat> seats, Courses courses, double first) {
         List<PlotFill.Placed> placed = new ArrayList<>();
         int row = 0;
         int rowBefore = 0;
-        for (double across = first; across <= axes.acrossHigh() && placed.size() < seats.size(); ) {
+        for (double across = first; across <= courses.high() && placed.size() < seats.size(); ) {
             int before = placed.size();
             boolean paired = wish.pattern() == RowFill.Pattern.DOUBLE && row % 2 == 1;
             boolean shifted = paired || wish.pattern() == RowFill.Pattern.TRIANGLE && row % 2 == 1;
-            List<PlotFill.Placed> partners = paired ? List.copyOf(placed.subList(rowBefore, before)) : List.of();
-            double along = axes.alongLow() + (shifted ? seats.get(before).spread() / 2 : 0);
-            while (along <= axes.alongHigh() && placed.size() < seats.size()) {
+            boolean bent = wish.pattern() == RowFill.Pattern.CONTOUR;
+            Courses.Course course = courses.at(across);
+            double along = course.from() + (shifted ? seats.get(before).spread() / 2 : 0);
+            while (along <= course.to() && placed.size() < seats.size() && goesOn(seats, before, placed.size())) {
                 Seat seat = seats.get(placed.size());
-                Point at = axes.at(along, across);
-                if (free(at, seat) && clears(at, seat, partners, seats, rowBefore)) {
-                    placed.add(new PlotFill.Placed(seat.choice(), new RowFill.Place(row, placed.size() - before, at)));
-                    along += placed.size() < seats.size()
+                // Where a row bends, its own trees come nearer to each other than along it.
+                List<PlotFill.Placed> near = bent
+                        ? placed.subList(rowBefore, placed.size())
+                        : paired ? placed.subList(rowBefore, before) : List.of();
+                int begun = rowBefore;
+                Optional<Point> at =
+                        course.at(along).filter(place -> free(place, seat) && clears(place, seat, near, seats, begun));
+                if (at.isPresent()) {
+                    placed.add(new PlotFill.Placed(
+                            seat.choice(), new RowFill.Place(row, placed.size() - before, at.get())));
+                    double next = placed.size() < seats.size()
                             ? (seat.spread() + seats.get(placed.size()).spread()) / 2
                             : 0;
+                    along += bent ? Math.max(STEP, next / 2) : next;
                 } else {
                     along += STEP;
                 }
@@ -241,7 +262,13 @@ final class FillSpace {
         return placed;
     }
 
-    /** Whether the trees of the other row of a pair leave room. */
+    /** Whether the row may take its next tree: any, or only one of the variety with which it began. */
+    private boolean goesOn(List<Seat> seats, int begun, int next) {
+        return wish.mixing() != PlotFill.Mixing.ROWS
+                || seats.get(next).choice().equals(seats.get(begun).choice());
+    }
+
+    /** Whether trees that were placed just before leave room. */
     private static boolean clears(
             Point at, Seat seat, List<PlotFill.Placed> partners, List<Seat> seats, int firstOfThem) {
         for (int i = 0; i < partners.size(); i++) {
@@ -290,24 +317,5 @@ final class FillSpace {
                         + limit.halfWidth()
                         + Clearance.measured(0).halfWidth())
                 .orElse(feature.thick() / 2 + seat.depth() / 2);
-    }
-
-    /** The plot seen along its rows: how far it reaches along and across them, m. */
-    private record Axes(double bearing, double alongLow, double alongHigh, double acrossLow, double acrossHigh) {
-        static Axes of(Plot plot, double bearing) {
-            double angle = Math.toRadians(bearing);
-            var along = plot.corners().stream()
-                    .collect(Collectors.summarizingDouble(p -> p.x() * Math.sin(angle) + p.y() * Math.cos(angle)));
-            var across = plot.corners().stream()
-                    .collect(Collectors.summarizingDouble(p -> p.x() * Math.cos(angle) - p.y() * Math.sin(angle)));
-            return new Axes(bearing, along.getMin(), along.getMax(), across.getMin(), across.getMax());
-        }
-
-        Point at(double along, double across) {
-            double angle = Math.toRadians(bearing);
-            return new Point(
-                    along * Math.sin(angle) + across * Math.cos(angle),
-                    along * Math.cos(angle) - across * Math.sin(angle));
-        }
     }
 }

@@ -88,12 +88,7 @@ public final class OrchardShade {
             return List.of();
         }
         List<SunHours> before = terrain.sunAt(places);
-        List<SunHours> after = SunHours.at(
-                places,
-                all(terrain, trees, year),
-                terrain.sunYear(),
-                terrain.ground(),
-                terrain.site().location().rotation());
+        List<SunHours> after = terrain.sunAt(places, all(terrain, trees, year));
         List<Lost> lost = new ArrayList<>();
         int from = 0;
         for (int i = 0; i < asked.size(); i++) {

@@ -45,6 +45,11 @@ public record PegPlan(double tape, List<Station> stations, List<PlannedTree> bey
     private static final double MARKS_APART = 0.6;
 
     private static final int NEARBY = 12;
+    /** Stakes square to a side: how far off it, as a share of the tape, and at most, m. */
+    private static final double SQUARE_OFF = 0.4;
+
+    private static final double MOST_OFF = 10;
+    private static final int MOST_SQUARES = 120;
 
     /**
      * A point that is there before the pegs, a mark on a side of the plot, or a peg that is set already.
@@ -58,8 +63,11 @@ public record PegPlan(double tape, List<Station> stations, List<PlannedTree> bey
         }
     }
 
-    /** @param metres from one corner on the line to the next */
-    public record Mark(String from, String to, double metres) {}
+    /**
+     * @param metres from one corner on the line to the next
+     * @param off square to that line, into the plot, m; 0 on the line
+     */
+    public record Mark(String from, String to, double metres, double off) {}
 
     /**
      * What is taped from one pair of points.
@@ -120,6 +128,11 @@ public record PegPlan(double tape, List<Station> stations, List<PlannedTree> bey
                 take(fixed, left, stations, ground, tape, false);
             }
             chain(fixed, left, stations, ground, tape, weak);
+            if (!left.isEmpty() && !weak) {
+                List<Fixed> square = squares(plot, fixed, tape);
+                square.addAll(fixed);
+                take(square, left, stations, ground, tape, false);
+            }
         }
         return new PegPlan(tape, stations, List.copyOf(left));
     }
@@ -157,12 +170,47 @@ public record PegPlan(double tape, List<Station> stations, List<PlannedTree> bey
                 String to = name(fixed, b);
                 marks.add(new Fixed(
                         from + "-" + to + " " + ++bays,
-                        Optional.of(new Mark(from, to, at)),
+                        Optional.of(new Mark(from, to, at, 0)),
                         point,
                         TwoTapes.TAPE_SIGMA * Math.sqrt(bays)));
             }
         }
         return marks;
+    }
+
+    /**
+     * Stakes square to the sides of the plot: what stands close to a side is crossed well from one of them and a point
+     * of that side, where two points of the side cross it badly.
+     */
+    private static List<Fixed> squares(Plot plot, List<Fixed> fixed, double tape) {
+        List<Fixed> square = new ArrayList<>();
+        List<Point> corners = plot.corners();
+        double off = Math.min(MOST_OFF, tape * SQUARE_OFF);
+        double step = Math.min(MOST_OFF, tape * MARKS_APART);
+        for (int i = 0; i < corners.size(); i++) {
+            Point a = corners.get(i);
+            Point b = corners.get((i + 1) % corners.size());
+            double length = a.distance(b);
+            for (double at = 0; at < length && square.size() < MOST_SQUARES; at += step) {
+                for (int side : new int[] {1, -1}) {
+                    Point point = new Point(
+                            a.x() + ((b.x() - a.x()) * at - side * (b.y() - a.y()) * off) / length,
+                            a.y() + ((b.y() - a.y()) * at + side * (b.x() - a.x()) * off) / length);
+                    if (plot.holds(point)) {
+                        String from = name(fixed, a);
+                        String to = name(fixed, b);
+                        square.add(new Fixed(
+                                from + "-" + to + " square " + (square.size() + 1),
+                                Optional.of(new Mark(from, to, at, off)),
+                                point,
+                                Math.hypot(
+                                        Math.sqrt(1 + at / tape) * TwoTapes.TAPE_SIGMA,
+                                        off / BaseLine.SQUARE_LEG * TwoTapes.TAPE_SIGMA)));
+                    }
+                }
+            }
+        }
+        return square;
     }
 
     private static String name(List<Fixed> fixed, Point corner) {

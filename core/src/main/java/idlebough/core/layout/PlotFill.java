@@ -12,8 +12,10 @@ import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.variety.Choice;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -35,11 +37,30 @@ import java.util.function.BooleanSupplier;
 public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
     private static final RuleTable TABLE = RuleTable.of("layout");
     private static final double SAME_WIDTH = 0.05;
+    /** Patterns that are no lattice. */
+    private static final Set<RowFill.Pattern> IN_ROWS = EnumSet.of(RowFill.Pattern.DOUBLE, RowFill.Pattern.CONTOUR);
+
     private static final int FEW_SIDES = 12;
     private static final double TURN = 10;
     private static final double HALF_TURN = 180;
     /** Widths within this of each other are of like size. */
     private static final double LIKE = 1.15;
+
+    /** Which variety comes next in the rows. */
+    public enum Mixing {
+        PARTNERS("by turns, so that partners stand near each other"),
+        ROWS("each variety in rows of its own"),
+        BLOCKS("each variety together");
+        private final String words;
+
+        Mixing(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     /**
      * How it is to be filled.
@@ -48,17 +69,42 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
      * @param alley between the crowns of two rows, m
      * @param bearing of the rows, degrees; empty along the plot's longest side
      * @param along the feature along which they stand in that pattern; empty in the others
+     * @param ground along whose slope bent rows run level
      */
     public record Wish(
-            RowFill.Pattern pattern, double margin, double alley, Optional<Double> bearing, Optional<Feature> along) {
-        /** In rows. */
+            RowFill.Pattern pattern,
+            double margin,
+            double alley,
+            Optional<Double> bearing,
+            Optional<Feature> along,
+            Mixing mixing,
+            Ground ground) {
+        /** In straight rows on level ground, varieties by turns. */
         public Wish(RowFill.Pattern pattern, double margin, double alley, Optional<Double> bearing) {
-            this(pattern, margin, alley, bearing, Optional.empty());
+            this(pattern, margin, alley, bearing, Optional.empty(), Mixing.PARTNERS, Ground.LEVEL);
         }
 
         /** The same at another bearing. */
         public Wish to(double degrees) {
-            return new Wish(pattern, margin, alley, Optional.of(degrees), along);
+            return new Wish(pattern, margin, alley, Optional.of(degrees), along, mixing, ground);
+        }
+
+        /** The same on ground that falls. */
+        public Wish on(Ground slope) {
+            return new Wish(pattern, margin, alley, bearing, along, mixing, slope);
+        }
+
+        /** The same along something. */
+        public Wish along(Feature feature) {
+            return new Wish(pattern, margin, alley, bearing, Optional.of(feature), mixing, ground);
+        }
+
+        public Wish mixed(Mixing other) {
+            return new Wish(pattern, margin, alley, bearing, along, other, ground);
+        }
+
+        Wish close() {
+            return new Wish(pattern, margin, 0, bearing, along, mixing, ground);
         }
     }
 
@@ -89,7 +135,7 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
             RootstockStage stocks,
             Standing standing,
             FeatureIndex features) {
-        List<FillSpace.Seat> seats = seats(choices, stocks, standing);
+        List<FillSpace.Seat> seats = seats(choices, stocks, standing, wish.mixing());
         FillSpace space = FillSpace.of(plot, wish, standing.kept(), features);
         List<Placed> placed = placed(space, seats);
         return new PlotFill(
@@ -110,7 +156,7 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
             Standing standing,
             FeatureIndex features,
             BooleanSupplier goOn) {
-        List<FillSpace.Seat> seats = seats(choices, stocks, standing);
+        List<FillSpace.Seat> seats = seats(choices, stocks, standing, wish.mixing());
         List<Direction> found = new ArrayList<>();
         for (double bearing : bearings(plot)) {
             if (!found.isEmpty() && !goOn.getAsBoolean()) {
@@ -159,7 +205,7 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
         if (space.wish().along().isPresent()) {
             return space.along(seats, space.wish().along().get());
         }
-        if (space.wish().pattern() == RowFill.Pattern.DOUBLE) {
+        if (IN_ROWS.contains(space.wish().pattern())) {
             return space.rows(seats);
         }
         double widest = widest(seats);
@@ -204,8 +250,9 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
         return seats.stream().mapToDouble(FillSpace.Seat::spread).max().orElseThrow();
     }
 
-    /** Every tree that has still to find a place, the widest first; among those of like size one of each by turns. */
-    private static List<FillSpace.Seat> seats(List<Choice> choices, RootstockStage stocks, Standing standing) {
+    /** Every tree that has still to find a place, the widest first; among those of like size as they are mixed. */
+    private static List<FillSpace.Seat> seats(
+            List<Choice> choices, RootstockStage stocks, Standing standing, Mixing mixing) {
         List<FillSpace.Seat> of = new ArrayList<>();
         for (Choice choice : choices) {
             if (choice.pot()) {
@@ -222,18 +269,29 @@ public record PlotFill(List<Placed> placed, int wanted, List<Cost> costs) {
             while (to < of.size() && of.get(to).spread() * LIKE >= of.get(from).spread()) {
                 to++;
             }
-            seats.addAll(inTurn(of.subList(from, to), standing));
+            List<FillSpace.Seat> alike = of.subList(from, to);
+            seats.addAll(mixing == Mixing.PARTNERS ? inTurn(alike, standing) : oneByOne(alike, standing));
             from = to;
         }
         return seats;
     }
 
+    private static int missing(FillSpace.Seat seat, Standing standing) {
+        return Math.max(
+                0,
+                seat.choice().wanted()
+                        - standing.placedOf().getOrDefault(seat.choice().id(), 0));
+    }
+
+    private static List<FillSpace.Seat> oneByOne(List<FillSpace.Seat> alike, Standing standing) {
+        return alike.stream()
+                .flatMap(seat -> Collections.nCopies(missing(seat, standing), seat).stream())
+                .toList();
+    }
+
     private static List<FillSpace.Seat> inTurn(List<FillSpace.Seat> alike, Standing standing) {
         Map<String, Integer> left = new HashMap<>();
-        alike.forEach(seat -> left.put(
-                seat.choice().id(),
-                seat.choice().wanted()
-                        - standing.placedOf().getOrDefault(seat.choice().id(), 0)));
+        alike.forEach(seat -> left.put(seat.choice().id(), missing(seat, standing)));
         List<FillSpace.Seat> order = new ArrayList<>();
         boolean any = true;
         while (any) {

@@ -21,6 +21,7 @@ public final class RowFill {
         SQUARE("square: places face each other"),
         TRIANGLE("triangle: each row shifted by half a space"),
         DOUBLE("double rows: pairs shifted by half a space, an alley between the pairs"),
+        CONTOUR("bent rows: level along the slope, with even alleys"),
         ALONG("along a wall, fence or path");
         private final String words;
 

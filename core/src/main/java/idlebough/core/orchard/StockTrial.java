@@ -38,7 +38,7 @@ public record StockTrial(int placed, int wanted, Optional<Double> kg, Optional<G
                     .count();
             PlotFill fill = PlotFill.of(
                     plot,
-                    rows,
+                    rows.on(plan.site().terrain().ground()),
                     List.of(other),
                     plan.rootstocks(),
                     new PlotFill.Standing(others, Map.of(choice.id(), standing)),

@@ -11,8 +11,8 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 
-/** Between this room's points and JTS. */
-final class Shapes {
+/** Between points of a plan and JTS. */
+public final class Shapes {
     static final GeometryFactory FACTORY = new GeometryFactory();
 
     private Shapes() {}
@@ -21,15 +21,16 @@ final class Shapes {
         return new Coordinate(point.x(), point.y());
     }
 
-    static org.locationtech.jts.geom.Point point(Point point) {
+    public static org.locationtech.jts.geom.Point point(Point point) {
         return FACTORY.createPoint(coordinate(point));
     }
 
-    static LineString line(List<Point> points) {
+    public static LineString line(List<Point> points) {
         return FACTORY.createLineString(points.stream().map(Shapes::coordinate).toArray(Coordinate[]::new));
     }
 
-    static Polygon polygon(List<Point> ring) {
+    /** @param ring corners in order, the first not repeated */
+    public static Polygon polygon(List<Point> ring) {
         return FACTORY.createPolygon(Stream.concat(ring.stream(), ring.stream().limit(1))
                 .map(Shapes::coordinate)
                 .toArray(Coordinate[]::new));

@@ -80,11 +80,15 @@ public final class Terrain {
     }
 
     private Optional<SunMap> findSunMap() {
+        return sunMap(site.features());
+    }
+
+    /** With other things that cast shade than those drawn; empty while no boundary is drawn. */
+    public Optional<SunMap> sunMap(List<Feature> casting) {
         return site.plot().map(plot -> {
             double box = (plot.east() - plot.west()) * (plot.north() - plot.south());
             double cell = Math.max(FINEST_CELL, Math.sqrt(box / MOST_CELLS));
-            return SunMap.of(
-                    plot, site.features(), sunYear(), ground(), site.location().rotation(), cell);
+            return SunMap.of(plot, casting, sunYear(), ground(), site.location().rotation(), cell);
         });
     }
 
@@ -99,8 +103,12 @@ public final class Terrain {
 
     /** Of many places at once, in their order; each place's hours are the same as if it were asked alone. */
     public List<SunHours> sunAt(List<Point> places) {
-        return SunHours.at(
-                places, site.features(), sunYear(), ground(), site.location().rotation());
+        return sunAt(places, site.features());
+    }
+
+    /** With other things that cast shade than those drawn. */
+    public List<SunHours> sunAt(List<Point> places, List<Feature> casting) {
+        return SunHours.at(places, casting, sunYear(), ground(), site.location().rotation());
     }
 
     /** Empty while no boundary is drawn. */

@@ -13,6 +13,7 @@ import idlebough.core.rootstock.TrainingSystem;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.Ground;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.site.Site;
@@ -40,15 +41,26 @@ class FillPropertyTest {
         List<Feature> features = features(random);
         FeatureIndex index = new FeatureIndex(features);
         List<Choice> choices = choices(random);
-        RowFill.Pattern[] patterns = {RowFill.Pattern.SQUARE, RowFill.Pattern.TRIANGLE, RowFill.Pattern.DOUBLE};
+        RowFill.Pattern[] patterns = {
+            RowFill.Pattern.SQUARE, RowFill.Pattern.TRIANGLE, RowFill.Pattern.DOUBLE, RowFill.Pattern.CONTOUR
+        };
         double bearing = random.nextInt(180);
+        Ground hill = Ground.through(List.of(
+                        new Ground.Spot(new Point(0, 0), 3 * random.nextDouble()),
+                        new Ground.Spot(new Point(80, 0), 3 * random.nextDouble()),
+                        new Ground.Spot(new Point(40, 40), 4 + random.nextDouble()),
+                        new Ground.Spot(new Point(0, 80), 3 * random.nextDouble()),
+                        new Ground.Spot(new Point(80, 80), 3 * random.nextDouble())))
+                .orElseThrow();
         PlotFill fill = PlotFill.of(
                 plot,
                 new PlotFill.Wish(
-                        patterns[random.nextInt(patterns.length)],
-                        random.nextInt(4),
-                        random.nextInt(3),
-                        Optional.of(bearing)),
+                                patterns[random.nextInt(patterns.length)],
+                                random.nextInt(4),
+                                random.nextInt(3),
+                                Optional.of(bearing))
+                        .on(hill)
+                        .mixed(PlotFill.Mixing.values()[random.nextInt(3)]),
                 choices,
                 Evaluation.of(Orchard.empty(44, LocalDate.of(2027, 3, 1))
                                 .with(Site.empty(44))

@@ -102,6 +102,19 @@ class PegPlanTest {
         assertThat(PegPlan.along(steep, new Point(3, 3), new Point(8, 3))).isCloseTo(5, within(1e-9));
     }
 
+    /** A tree close to a side is crossed badly from two points of it: plane surveying wants a point square to the side. */
+    @Test
+    void aBadCrossingIsMendedByAStakeSquareToTheSide() {
+        PegPlan plan = PegPlan.of(PLOT, List.of(), Ground.LEVEL, List.of(tree("A1", 30, 0.6)), 20);
+        assertThat(plan.stations()).hasSize(1);
+        PegPlan.Station station = plan.stations().get(0);
+        assertThat(Stream.of(station.p(), station.q()))
+                .anySatisfy(
+                        point -> assertThat(point.mark().orElseThrow().off()).isPositive());
+        assertThat(station.pegs().get(0).tapes().good()).isTrue();
+        assertThat(station.pegs().get(0).error()).isLessThan(0.1);
+    }
+
     @Test
     void treesOutOfReachAreTold() {
         PegPlan plan = PegPlan.of(PLOT, List.of(), Ground.LEVEL, List.of(tree("A1", 30, 20)), 8);

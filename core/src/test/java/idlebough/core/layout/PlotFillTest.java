@@ -12,6 +12,7 @@ import idlebough.core.rootstock.RootstockStage;
 import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.FeatureIndex;
+import idlebough.core.site.Ground;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.site.Site;
@@ -21,6 +22,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -185,7 +188,7 @@ class PlotFillTest {
         FeatureIndex features = new FeatureIndex(List.of(wall));
         PlotFill filled = PlotFill.of(
                 plot,
-                new PlotFill.Wish(RowFill.Pattern.ALONG, 5, 1, Optional.empty(), Optional.of(wall)),
+                new PlotFill.Wish(RowFill.Pattern.ALONG, 5, 1, Optional.empty()).along(wall),
                 choices,
                 stocks(choices),
                 NOTHING,
@@ -245,5 +248,91 @@ class PlotFillTest {
                         new FeatureIndex(List.of()),
                         () -> false))
                 .hasSize(1);
+    }
+
+    private static List<PlotFill.Placed> mixed(PlotFill.Mixing mixing, int eachWanted) {
+        List<Choice> choices = List.of(
+                choice("a", "apple-cox", "m9", eachWanted),
+                choice("b", "apple-golden", "m9", eachWanted),
+                choice("c", "apple-idared", "m9", eachWanted));
+        return PlotFill.of(
+                        Plot.of(List.of(new Point(0, 0), new Point(40, 0), new Point(40, 40), new Point(0, 40))),
+                        new PlotFill.Wish(RowFill.Pattern.SQUARE, 1, 1, Optional.of(90.0)).mixed(mixing),
+                        choices,
+                        stocks(choices),
+                        NOTHING,
+                        new FeatureIndex(List.of()))
+                .placed();
+    }
+
+    private static Map<Integer, Set<String>> varietiesOfRows(List<PlotFill.Placed> placed) {
+        return placed.stream()
+                .collect(Collectors.groupingBy(
+                        each -> each.place().row(),
+                        Collectors.mapping(each -> each.choice().id(), Collectors.toSet())));
+    }
+
+    /** Whoever picks row by row wants one variety in a row; whoever wants partners near wants them by turns. */
+    @Test
+    void varietiesStandByTurnsInRowsOfTheirOwnOrTogether() {
+        List<PlotFill.Placed> rows = mixed(PlotFill.Mixing.ROWS, 6);
+        assertThat(rows).hasSize(18);
+        assertThat(varietiesOfRows(rows).values()).allMatch(of -> of.size() == 1);
+
+        List<PlotFill.Placed> blocks = mixed(PlotFill.Mixing.BLOCKS, 6);
+        assertThat(blocks.stream().map(each -> each.choice().id()).distinct()).containsExactly("a", "b", "c");
+        assertThat(blocks.subList(0, 6)).allMatch(each -> each.choice().id().equals("a"));
+
+        assertThat(mixed(PlotFill.Mixing.PARTNERS, 6).stream()
+                        .limit(6)
+                        .map(each -> each.choice().id()))
+                .containsExactly("a", "b", "c", "a", "b", "c");
+    }
+
+    private static double unevenness(PlotFill fill, Ground ground) {
+        return fill.placed().stream()
+                .collect(Collectors.groupingBy(
+                        each -> each.place().row(),
+                        Collectors.summarizingDouble(
+                                each -> ground.height(each.place().at()))))
+                .values()
+                .stream()
+                .mapToDouble(heights -> heights.getMax() - heights.getMin())
+                .max()
+                .orElseThrow();
+    }
+
+    /** On a round hill level lines are circles about it (geometry): a row that bends stays level, a straight one not. */
+    @Test
+    void bentRowsStayLevelOnAHill() {
+        List<Ground.Spot> spots = new ArrayList<>();
+        for (int x = -20; x <= 80; x += 5) {
+            for (int y = -20; y <= 80; y += 5) {
+                Point at = new Point(x, y);
+                spots.add(new Ground.Spot(at, 30 - 0.15 * at.distance(new Point(30, -40))));
+            }
+        }
+        Ground hill = Ground.through(spots).orElseThrow();
+        List<Choice> choices = List.of(choice("a", "plum-stanley", "st-julien", 90));
+        Plot plot = Plot.of(List.of(new Point(0, 0), new Point(60, 0), new Point(60, 60), new Point(0, 60)));
+        PlotFill bent = PlotFill.of(
+                plot,
+                new PlotFill.Wish(RowFill.Pattern.CONTOUR, 1, 1, Optional.empty()).on(hill),
+                choices,
+                stocks(choices),
+                NOTHING,
+                new FeatureIndex(List.of()));
+        PlotFill straight = PlotFill.of(
+                plot,
+                new PlotFill.Wish(RowFill.Pattern.SQUARE, 1, 1, Optional.of(hill.across())),
+                choices,
+                stocks(choices),
+                NOTHING,
+                new FeatureIndex(List.of()));
+        assertThat(bent.placed()).hasSizeGreaterThan(60);
+        assertThat(unevenness(bent, hill)).isLessThan(0.5);
+        assertThat(unevenness(straight, hill)).isGreaterThan(3 * unevenness(bent, hill));
+        assertThat(planned(bent))
+                .allSatisfy(tree -> assertThat(LayoutRules.boundary(plot, tree)).matches(Finding::isSound));
     }
 }
