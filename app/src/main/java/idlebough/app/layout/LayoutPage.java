@@ -31,6 +31,8 @@ import idlebough.core.rootstock.TreeSizes;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
+import idlebough.core.site.Shelter;
+import idlebough.core.site.Site;
 import idlebough.core.site.Stand;
 import idlebough.core.site.SunHours;
 import idlebough.core.variety.Choice;
@@ -362,6 +364,20 @@ class LayoutPage {
                                 Phrase.of(""),
                                 rate::working)))
                 .ifPresent(figures::add);
+        Site site = plan.terrain().site();
+        site.winds()
+                .storm()
+                .map(from -> new Shelter(site.features(), from, site.location().rotation()))
+                .ifPresent(shelter -> {
+                    Point at = picked.planned().place();
+                    double left = shelter.at(at);
+                    figures.add(new Figure(
+                            "wind",
+                            Phrase.of("Storm wind that reaches it"),
+                            Amount.of(100 * left, Quantity.PERCENT),
+                            Phrase.of(left <= Shelter.SHELTERED ? "sheltered" : "open: fruit drops, twigs rub"),
+                            () -> shelter.workingAt(at)));
+                });
         if (picked.variety().selfFruitful() < 1) {
             Optional.ofNullable(
                             plan.evaluation().partners().web().neighbourhoods().get(picked.id()))

@@ -125,11 +125,11 @@ public class PegsController {
                                                 peg, trees.get(peg.tree().id())))
                                         .toList()))
                         .toList());
+        List<RowMarks> marks = RowMarks.of(
+                toPlant.stream().map(TreeView::planned).toList(), plan.terrain().ground());
+        model.addAttribute("marks", marks);
         model.addAttribute(
-                "marks",
-                RowMarks.of(
-                        toPlant.stream().map(TreeView::planned).toList(),
-                        plan.terrain().ground()));
+                "ripping", marks.stream().mapToDouble(RowMarks::length).sum());
         model.addAttribute("pegtrees", plan.trees());
         model.addAttribute("toPeg", toPlant.size());
         model.addAttribute(

@@ -21,6 +21,7 @@ public final class Clearance {
     private static final RuleTable TABLE = RuleTable.of("layout");
     private static final double READING = TABLE.value("place-reading");
 
+    private static final double LANE = TABLE.value("lane-width");
     private static final Set<String> THIRSTY = Set.of("fig", "walnut", "mulberry");
     private static final Set<String> OFF_FOUNDATIONS = Set.of("fig", "walnut", "pecan");
     private static final String FIG = "fig";
@@ -66,6 +67,11 @@ public final class Clearance {
                         : tree.crop().equals(FIG)
                                 ? limit("barrier.kept", TABLE.value("clearance.barrier.kept") + feature.thick() * HALF)
                                 : limit("barrier", half + TABLE.value("clearance.barrier") + feature.thick() * HALF);
+            // What is too narrow for wheels is walked on, and feet do no harm to roots.
+            case PATH ->
+                feature.thick() >= LANE
+                        ? limit("lane", size.spread() * TABLE.value("clearance.lane") + feature.thick() * HALF)
+                        : Optional.empty();
             case WET -> limit("wet", TABLE.value("clearance.wet"));
             case TREE ->
                 limit(
@@ -111,14 +117,17 @@ public final class Clearance {
                 || clears(placed.feature(), placed.distance(at), tree);
     }
 
+    private static boolean sound(Feature feature, double off, Grown tree) {
+        return wanted(tree, feature)
+                .map(limit -> Standing.of(measured(off), limit) == Standing.SOUND)
+                .orElse(true);
+    }
+
     private static boolean clears(Feature feature, double off, Grown tree) {
         return switch (feature.kind()) {
             case BEDS -> off >= tree.size().spread() * TABLE.value("clearance.beds");
-            case PATH -> off >= TABLE.value("clearance.path") + feature.thick() / 2;
-            default ->
-                wanted(tree, feature)
-                        .map(limit -> Standing.of(measured(off), limit) == Standing.SOUND)
-                        .orElse(true);
+            case PATH -> off >= TABLE.value("clearance.path") + feature.thick() / 2 && sound(feature, off, tree);
+            default -> sound(feature, off, tree);
         };
     }
 }

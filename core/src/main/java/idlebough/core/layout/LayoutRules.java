@@ -194,7 +194,7 @@ public final class LayoutRules {
                 .ifPresent(remedies::add);
         // A smaller tree mends what a crown reaches; a service, a foundation or a wet spot it does not.
         boolean byCrown = switch (feature.kind()) {
-            case OVERHEAD, BUILDING, TREE -> true;
+            case OVERHEAD, BUILDING, TREE, PATH -> true;
             default -> false;
         };
         if (byCrown) {
@@ -215,6 +215,7 @@ public final class LayoutRules {
             case BURIED -> draft.variant("buried").judge(off, limit);
             case DRAIN_FIELD -> draft.variant("drain-field").judge(off, limit);
             case WET -> draft.variant("wet").judge(off, limit);
+            case PATH -> draft.variant("lane").judge(off, limit);
             case BUILDING -> draft.variant("building").judge(off, limit);
             case TREE -> draft.variant("tree").judge(off, limit);
             default -> draft.variant("barrier").judge(off, limit);

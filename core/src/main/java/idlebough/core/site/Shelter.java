@@ -98,6 +98,18 @@ public final class Shelter {
         return all == 0 ? 0 : (double) sheltered / all;
     }
 
+    /** How the share of the wind at a place comes about. */
+    public Working workingAt(Point place) {
+        return Working.of("How {} comes about", Amount.of(100 * at(place), Quantity.PERCENT))
+                .step(
+                        "A line upwind, {} true, to the first hedge, wall or building",
+                        Amount.of(windFrom, Quantity.BEARING))
+                .step("what that leaves of the wind by its distance in heights; the best of several counts")
+                .step("more than {} is open: fruit drops, twigs rub", Amount.of(100 * SHELTERED, Quantity.PERCENT))
+                .sensitive("Most sensitive to the height and the density of the break.")
+                .from(SOURCE);
+    }
+
     public Working working(double share) {
         return Working.of("How {} comes about", Amount.of(100 * share, Quantity.PERCENT))
                 .step(

@@ -641,7 +641,7 @@ class EdgesTest {
                                                 : List.of(new Microclimate.Part("cold air stands here", -2, 1))))
                         .stream()
                         .toList();
-            case "layout.overhead" -> clearances(Feature.Kind.OVERHEAD, value);
+            case "layout.overhead" -> clearances(Feature.Kind.OVERHEAD, Feature.Size.USUAL, value);
             default ->
                 clearances(
                         switch (with) {
@@ -649,19 +649,20 @@ class EdgesTest {
                             case "building" -> Feature.Kind.BUILDING;
                             case "wet" -> Feature.Kind.WET;
                             case "drain-field" -> Feature.Kind.DRAIN_FIELD;
+                            case "lane", "path" -> Feature.Kind.PATH;
                             default -> Feature.Kind.WALL;
                         },
+                        with.equals("lane") ? Feature.Size.of(null, 3.0, null, null) : Feature.Size.USUAL,
                         value);
         };
     }
 
     /** A feature along x = 50 and beyond, a tree so far before it. */
-    private static List<Finding> clearances(Feature.Kind kind, double off) {
+    private static List<Finding> clearances(Feature.Kind kind, Feature.Size size, double off) {
         List<Point> points = kind.shape() == Feature.Shape.LINE
                 ? List.of(new Point(50, 0), new Point(50, 100))
                 : List.of(new Point(50, 0), new Point(50, 100), new Point(70, 100), new Point(70, 0));
-        Feature feature =
-                new Feature("f", kind, "", points, Feature.Size.USUAL, false, Optional.empty(), Optional.empty());
+        Feature feature = new Feature("f", kind, "", points, size, false, Optional.empty(), Optional.empty());
         return LayoutRules.clearances(planned("t", 50 - off), new FeatureIndex(List.of(feature)));
     }
 

@@ -12,6 +12,7 @@ import idlebough.core.site.Feature;
 import idlebough.core.site.Plot;
 import idlebough.core.site.Point;
 import idlebough.core.site.Site;
+import idlebough.core.site.SunMap;
 import idlebough.core.site.Terrain;
 import java.time.LocalDate;
 import java.util.List;
@@ -146,5 +147,22 @@ class OrchardShadeTest {
         assertThat(crown.stands()).isCloseTo(tree.after(10).height(), within(1e-9));
         assertThat(crown.size().crown().orElseThrow()).isCloseTo(tree.crown(10), within(1e-9));
         assertThat(crown.evergreen()).isFalse();
+    }
+
+    /** A tree takes light from the ground about it and gives none to any; the map agrees with the place asked alone. */
+    @ParameterizedTest
+    @ValueSource(doubles = {45, -45})
+    void theMapOfThePlotWithCrownsIsNowhereBrighter(double latitude) {
+        Terrain open = terrain(latitude);
+        List<Feature> casting = OrchardShade.all(open, List.of(tree(new TreeSize(8, 8))), 20);
+        SunMap with = open.sunMap(casting).orElseThrow();
+        SunMap without = open.sunMap().orElseThrow();
+        List<Integer> months = open.sunYear().season();
+        for (int at = 0; at < with.inside().length; at++) {
+            assertThat(with.hours(at, months)).isLessThanOrEqualTo(without.hours(at, months) + 1e-4);
+        }
+        assertThat(with.shareWith(8, months)).isLessThan(without.shareWith(8, months));
+        assertThat(open.sunAt(List.of(with.sunniest()), casting).get(0).season())
+                .isCloseTo(without.hours(0, months), within(0.3));
     }
 }
