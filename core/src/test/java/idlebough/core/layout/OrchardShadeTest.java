@@ -161,7 +161,7 @@ class OrchardShadeTest {
         for (int at = 0; at < with.inside().length; at++) {
             assertThat(with.hours(at, months)).isLessThanOrEqualTo(without.hours(at, months) + 1e-4);
         }
-        assertThat(with.shareWith(8, months)).isLessThan(without.shareWith(8, months));
+        assertThat(with.shareWith(12, months)).isLessThan(without.shareWith(12, months));
         int beside = with.columns() * with.rows() / 2 + with.columns() / 2;
         assertThat(open.sunAt(List.of(with.middle(beside)), casting).get(0).season())
                 .isCloseTo(with.hours(beside, months), within(0.2));
