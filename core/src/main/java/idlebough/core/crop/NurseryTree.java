@@ -10,9 +10,21 @@ import java.util.Optional;
  * @param ballHeight from the flare to the base of the ball, or length of bare roots, m
  * @param unionAboveFlare u, m, once it is measured on the tree
  * @param stem thickness, m
+ * @param arrival what was seen when it came
  */
 public record NurseryTree(
-        Form form, double ballDiameter, double ballHeight, Optional<Double> unionAboveFlare, double stem) {
+        Form form,
+        double ballDiameter,
+        double ballHeight,
+        Optional<Double> unionAboveFlare,
+        double stem,
+        Arrival arrival) {
+    /** Not looked at yet. */
+    public NurseryTree(
+            Form form, double ballDiameter, double ballHeight, Optional<Double> unionAboveFlare, double stem) {
+        this(form, ballDiameter, ballHeight, unionAboveFlare, stem, Arrival.NOT_SEEN);
+    }
+
     /** Assumed until the tree is measured, m: most are budded 10 to 15 cm above the flare (project choice). */
     public static final double USUAL_UNION = 0.12;
 
@@ -30,6 +42,15 @@ public record NurseryTree(
     private static final double MIX_DENSITY = 0.9;
     private static final double SOIL_DENSITY = 1.7;
     private static final double FIELD_TAPER = 0.8;
+    private static final double USUAL_WHIP = 1.4;
+    private static final double USUAL_POTTED = 1.2;
+    private static final double USUAL_BALLED = 2.2;
+
+    /** Tall on arrival, m: as measured, else as such trees usually come (common practice). */
+    public double height() {
+        return arrival.height()
+                .orElse(form == Form.FIELD ? USUAL_BALLED : form == Form.BARE ? USUAL_WHIP : USUAL_POTTED);
+    }
 
     public double union() {
         return unionAboveFlare.orElse(USUAL_UNION);

@@ -103,7 +103,12 @@ public final class Evaluation {
         water = since(
                 before, e -> e.water, then -> IrrigationStage.of(trees, day, site, winters, PlantingWays.MULCH, then));
         PlantingStage.Input soil = new PlantingStage.Input(
-                site, varieties, day, orchard.ways(), orchard.observations().unions());
+                site,
+                winters,
+                varieties,
+                day,
+                orchard.ways(),
+                orchard.observations().unions());
         planting = since(before, e -> e.planting, then -> PlantingStage.of(trees, soil, then));
         almanac = since(
                 before,

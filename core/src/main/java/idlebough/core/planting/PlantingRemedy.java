@@ -2,6 +2,7 @@ package idlebough.core.planting;
 
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Remedy;
+import java.time.LocalDate;
 
 /** What can be done about a hole and its tree. */
 public interface PlantingRemedy extends Remedy {
@@ -10,6 +11,12 @@ public interface PlantingRemedy extends Remedy {
 
     /** Leads to where the union is entered as it stands. */
     record MeasureAgain(Phrase label, String tree) implements PlantingRemedy {}
+
+    /** Sets the planting date. */
+    record SetDate(Phrase label, LocalDate day) implements PlantingRemedy {}
+
+    /** Leads to where what was seen on arrival is entered. */
+    record LookAgain(Phrase label, String tree) implements PlantingRemedy {}
 
     /** Leads to where the planting date is set. */
     record ChooseDate(Phrase label) implements PlantingRemedy {}

@@ -4,9 +4,15 @@ import static idlebough.core.judge.Amount.cm;
 import static idlebough.core.judge.Amount.fine;
 import static idlebough.core.measure.Quantity.DAYS;
 import static idlebough.core.measure.Quantity.FINE_LENGTH;
+import static idlebough.core.measure.Quantity.HOURS;
 import static idlebough.core.measure.Quantity.MASS;
 import static idlebough.core.measure.Quantity.PERCENT;
+import static idlebough.core.measure.Quantity.RAIN;
+import static idlebough.core.measure.Quantity.SCORE;
+import static idlebough.core.measure.Quantity.TEMPERATURE;
 
+import idlebough.core.crop.Arrival;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Finding;
 import idlebough.core.judge.Limit;
@@ -18,6 +24,7 @@ import idlebough.core.judge.Sentences;
 import idlebough.core.judge.Standing;
 import idlebough.core.judge.Subject;
 import idlebough.core.judge.Way;
+import idlebough.core.winter.SoilWarmth;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -43,7 +50,27 @@ public final class PlantingRules {
     public static final Rule AS_PLANTED = Rule.of("planting.as-planted");
     public static final Rule AS_PLANTED_HEIGHT = Rule.of("planting.as-planted-height");
     public static final Rule AS_PLANTED_PROUD = Rule.of("planting.as-planted-proud");
+    public static final Rule BELOW = Rule.of("planting.below");
+    public static final Rule BATHTUB = Rule.of("planting.bathtub");
+    public static final Rule V_SHAPE = Rule.of("planting.v-shape");
+    public static final Rule NARROW = Rule.of("planting.narrow");
+    public static final Rule ORGANIC_BELOW = Rule.of("planting.organic-below");
+    public static final Rule SOD_UNDER = Rule.of("planting.sod-under");
+    public static final Rule BASIN_WET = Rule.of("planting.basin-wet");
+    public static final Rule WALLS = Rule.of("planting.walls");
+    public static final Rule MESH_WIDE = Rule.of("planting.mesh-wide");
+    public static final Rule ROOTS_BOUND = Rule.of("planting.roots-bound");
+    public static final Rule DELIVERY = Rule.of("planting.delivery");
+    public static final Rule FLARE_IN_POT = Rule.of("planting.flare-in-pot");
+    public static final Rule WAITS = Rule.of("planting.waits");
+    public static final Rule SEASON = Rule.of("planting.season");
+    public static final Rule SOIL_WARM = Rule.of("planting.soil-warm");
+    public static final Rule FROST_AHEAD = Rule.of("planting.frost-ahead");
     private static final RuleTable TABLE = RuleTable.of("planting");
+    /** A cloudburst, mm. */
+    private static final double CLOUDBURST = 100;
+
+    private static final String UNTOUCHED = "untouched";
     private static final Sentences WORDS = Sentences.of("planting");
     /** How well a stick across the hole is read, m. */
     private static final double READING = TABLE.value("reading");
@@ -80,6 +107,8 @@ public final class PlantingRules {
             }
         }
         rules.richFill().ifPresent(findings::add);
+        rules.hole(findings);
+        rules.roots().ifPresent(findings::add);
         rules.slope().ifPresent(findings::add);
         rules.lift().ifPresent(findings::add);
         return findings;
@@ -91,6 +120,12 @@ public final class PlantingRules {
      * @param day of the planting
      */
     public static Finding season(String id, String label, Dormancy dormancy, LocalDate day) {
+        return season(id, label, dormancy, day, List.of());
+    }
+
+    private static Finding season(String id, String label, Dormancy dormancy, LocalDate day, List<Remedy> better) {
+        List<Remedy> remedies = new ArrayList<>(better);
+        remedies.add(new PlantingRemedy.ChooseDate(WORDS.say("remedy.date", Map.of())));
         long outside = dormancy.outside(day);
         LocalDate begins = dormancy.leafFall().atYear(day.getYear());
         LocalDate ends = dormancy.budBreak().atYear(day.getYear());
@@ -101,8 +136,231 @@ public final class PlantingRules {
                 .with("begins", dayAndMonth(begins))
                 .with("ends", dayAndMonth(ends))
                 .together(dormancy.budBreak().toString())
-                .remedies(List.of(new PlantingRemedy.ChooseDate(WORDS.say("remedy.date", Map.of()))))
+                .remedies(remedies)
                 .judge(Measured.exactly(outside, DAYS), TABLE.atMost("bare-root-season", DAYS));
+    }
+
+    /**
+     * Does the planting day suit the tree?
+     *
+     * @param dormancy of a bare-root tree; empty for others
+     * @param day of the planting
+     */
+    public static List<Finding> season(
+            String id, String label, PlantingSeason season, Optional<Dormancy> dormancy, LocalDate day) {
+        List<Remedy> better = season
+                .next(day)
+                .filter(next -> !next.equals(day))
+                .map(next -> (Remedy) new PlantingRemedy.SetDate(
+                        WORDS.say("remedy.set-date", Map.of("day", dayAndMonth(next))), next))
+                .stream()
+                .toList();
+        if (dormancy.isPresent()) {
+            return List.of(season(id, label, dormancy.get(), day, better));
+        }
+        List<Finding> found = new ArrayList<>();
+        found.add(inSeason(
+                id,
+                label,
+                season.kind(),
+                season.outside(day),
+                season.next(day).map(PlantingRules::dayAndMonth).orElse("no day of the year"),
+                better));
+        season.soil(day)
+                .ifPresent(soil -> soilWarm(id, label, season.kind(), soil, season.soilWanted(), better)
+                        .ifPresent(found::add));
+        frostAhead(id, label, season.kind(), season.frostAhead(day), better).ifPresent(found::add);
+        return found;
+    }
+
+    /** @param outside days to the nearest day that suits it, @param next when the next good fortnight begins */
+    public static Finding inSeason(
+            String id, String label, PlantingSeason.Kind kind, long outside, String next, List<Remedy> better) {
+        return SEASON.about(Subject.tree(id))
+                .with("tree", label)
+                .with("kind", kind.words())
+                .with("next", next)
+                .together(kind.words())
+                .remedies(better)
+                .judge(Measured.exactly(outside, DAYS), TABLE.atMost("season", DAYS));
+    }
+
+    /**
+     * Empty where the soil is warm enough: that is no news.
+     *
+     * @param soil and wanted: °C
+     */
+    public static Optional<Finding> soilWarm(
+            String id, String label, PlantingSeason.Kind kind, double soil, double wanted, List<Remedy> better) {
+        return told(
+                SOIL_WARM
+                        .about(Subject.tree(id))
+                        .with("tree", label)
+                        .with("kind", kind.words())
+                        .together(kind.words())
+                        .remedies(better),
+                Measured.of(soil, SoilWarmth.KNOWN_TO, TEMPERATURE),
+                TABLE.limit("soil-warm", wanted, TEMPERATURE, Limit.Side.AT_LEAST));
+    }
+
+    /** Empty where no frost lies ahead. @param days for which one spring in ten still has one */
+    public static Optional<Finding> frostAhead(
+            String id, String label, PlantingSeason.Kind kind, long days, List<Remedy> better) {
+        return days == 0
+                ? Optional.empty()
+                : Optional.of(FROST_AHEAD
+                        .about(Subject.tree(id))
+                        .with("tree", label)
+                        .together(kind.words())
+                        .remedies(better)
+                        .judge(Measured.exactly(days, DAYS), TABLE.atMost("frost-ahead", DAYS)));
+    }
+
+    /**
+     * What was seen of a tree when it came, and how long it waits.
+     *
+     * @param day of the planting
+     */
+    public static List<Finding> arrival(String id, String label, NurseryTree tree, LocalDate day) {
+        List<Finding> found = new ArrayList<>();
+        List<Remedy> look = List.of(new PlantingRemedy.LookAgain(WORDS.say("remedy.look", Map.of("tree", label)), id));
+        Delivery delivery = Delivery.of(tree);
+        if (delivery.verdict() != Delivery.Verdict.ACCEPT) {
+            Delivery.Fault gravest = delivery.faults().get(0);
+            found.add(DELIVERY.about(Subject.tree(id))
+                    .with("tree", label)
+                    .with("what", gravest.what())
+                    .with("mend", gravest.mend())
+                    .together(gravest.what().pattern())
+                    .remedies(look)
+                    .stands(
+                            delivery.verdict() == Delivery.Verdict.REFUSE ? Standing.STOP : Standing.DOUBTFUL,
+                            TABLE.source("delivery")));
+        }
+        tree.arrival()
+                .flareDepth()
+                .flatMap(depth -> told(
+                        FLARE_IN_POT.about(Subject.tree(id)).with("tree", label).remedies(look),
+                        Measured.of(depth, READING, FINE_LENGTH),
+                        TABLE.atMost("flare-in-pot", FINE_LENGTH)))
+                .ifPresent(found::add);
+        Delivery.outOfGround(tree, day)
+                .flatMap(days -> told(
+                        WAITS.about(Subject.tree(id)).with("tree", label).remedies(look),
+                        Measured.exactly(days, DAYS),
+                        TABLE.atMost(Delivery.waits(tree), DAYS)))
+                .ifPresent(found::add);
+        return found;
+    }
+
+    /** What the hole itself does; only what is not sound. */
+    private void hole(List<Finding> findings) {
+        PlantingSection.Setting setting = section.setting();
+        boolean wet = setting.soil().slow() && !setting.footing().raised();
+        boolean heavy = setting.texture().traits().heavy() || setting.soil().slow();
+        Measured below = Measured.of(section.below(), READING, FINE_LENGTH);
+        List<Remedy> shallower = setting.ground().hole().own()
+                ? List.of(enterTree())
+                : List.of(way(PlantingWays.PIT, "fitted", "remedy.fitted"));
+        if (wet) {
+            told(
+                            about(BATHTUB)
+                                    .with("rain", Amount.of(CLOUDBURST, RAIN))
+                                    .with("holds", Amount.litres(section.bathtub(CLOUDBURST)))
+                                    .with(
+                                            "hours",
+                                            section.emptyAfter(CLOUDBURST)
+                                                    .map(hours -> WORDS.say(
+                                                            "bathtub.hours", Map.of("hours", Amount.of(hours, HOURS))))
+                                                    .orElse(WORDS.say("bathtub.untested", Map.of())))
+                                    .remedies(shallower),
+                            below,
+                            TABLE.atMost("bathtub", FINE_LENGTH))
+                    .ifPresent(findings::add);
+        } else {
+            told(
+                            about(BELOW)
+                                    .with("sinks", fine(section.settling().fill()))
+                                    .remedies(shallower),
+                            below,
+                            TABLE.atMost("below", FINE_LENGTH))
+                    .ifPresent(findings::add);
+        }
+        setting.ground()
+                .hole()
+                .bottom()
+                .ifPresent(bottom -> told(
+                                about(V_SHAPE)
+                                        .with("bottom", cm(bottom))
+                                        .with("ball", cm(setting.tree().ballDiameter()))
+                                        .remedies(List.of(enterTree())),
+                                Measured.of(bottom - setting.tree().ballDiameter(), READING, FINE_LENGTH),
+                                TABLE.atLeast("v-shape", FINE_LENGTH))
+                        .ifPresent(findings::add));
+        told(
+                        about(NARROW)
+                                .with("width", cm(section.width()))
+                                .with("ball", cm(setting.tree().ballDiameter()))
+                                .remedies(List.of(enterTree())),
+                        Measured.exactly(section.width() / setting.tree().ballDiameter(), SCORE),
+                        TABLE.atLeast("narrow", SCORE))
+                .ifPresent(findings::add);
+        told(
+                        about(ORGANIC_BELOW).remedies(List.of(way(PlantingWays.MIX, "native", "remedy.native"))),
+                        Measured.exactly(section.settling().organic(), FINE_LENGTH),
+                        TABLE.atMost("organic-below", FINE_LENGTH))
+                .ifPresent(findings::add);
+        if (wet && setting.school(PlantingWays.SOD).key().equals("under")) {
+            findings.add(doubt(SOD_UNDER, way(PlantingWays.SOD, "away", "remedy.sod"), "sod-under"));
+        }
+        if (wet && section.basin().isPresent()) {
+            findings.add(doubt(BASIN_WET, way(PlantingWays.BASIN, "fit", "remedy.basin"), "basin-wet"));
+        }
+        String tool = setting.school(PlantingWays.TOOL).key();
+        if (heavy && (tool.equals("auger") || tool.equals("digger"))) {
+            findings.add(doubt(WALLS, way(PlantingWays.TOOL, "fork", "remedy.fork"), "walls"));
+        }
+        if (section.meshOpening() > 0) {
+            told(
+                            about(MESH_WIDE).remedies(List.of(way(PlantingWays.MESH, "fine", "remedy.mesh"))),
+                            Measured.exactly(section.meshOpening(), FINE_LENGTH),
+                            TABLE.atMost("mesh-wide", FINE_LENGTH))
+                    .ifPresent(findings::add);
+        }
+    }
+
+    /** Empty where it is sound: that is no news. */
+    private static Optional<Finding> told(Rule.Draft draft, Measured measured, Limit limit) {
+        return Standing.of(measured, limit) == Standing.SOUND
+                ? Optional.empty()
+                : Optional.of(draft.judge(measured, limit));
+    }
+
+    private Finding doubt(Rule rule, Remedy remedy, String row) {
+        return about(rule).remedies(List.of(remedy)).stands(Standing.DOUBTFUL, TABLE.source(row));
+    }
+
+    /** Is a mat of roots left to go on circling, or a ball opened that must not be touched? */
+    private Optional<Finding> roots() {
+        PlantingSection.Setting setting = section.setting();
+        String school = setting.school(PlantingWays.ROOTS).key();
+        if (section.endsLevel()) {
+            return school.equals("bound") || school.equals(UNTOUCHED)
+                    ? Optional.empty()
+                    : Optional.of(about(ROOTS_BOUND)
+                            .variant("clonal")
+                            .remedies(List.of(way(PlantingWays.ROOTS, UNTOUCHED, "remedy.untouched")))
+                            .stands(Standing.STOP, TABLE.source("roots-bound")));
+        }
+        Arrival.Roots roots = setting.tree().arrival().seen().roots();
+        return !roots.bound() || !school.equals(UNTOUCHED)
+                ? Optional.empty()
+                : Optional.of(about(ROOTS_BOUND)
+                        .with("roots", roots.words())
+                        .remedies(List.of(way(PlantingWays.ROOTS, "bound", "remedy.open")))
+                        .stands(
+                                roots == Arrival.Roots.HEAVY ? Standing.STOP : Standing.DOUBTFUL,
+                                TABLE.source("roots-bound")));
     }
 
     private static String dayAndMonth(LocalDate day) {

@@ -12,13 +12,17 @@ import idlebough.core.judge.Certainty;
 import idlebough.core.judge.Measured;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Source;
+import idlebough.core.judge.Way;
 import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.Solids;
 import idlebough.core.site.Barrows;
+import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Footing;
+import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
+import idlebough.core.site.Tree;
 import java.util.Map;
 import java.util.Optional;
 
@@ -53,6 +57,10 @@ public record PlantingSection(
     /** Heights are chosen to half a centimetre, m. */
     private static final double STEP = 0.005;
 
+    private static final int TRIES = 8;
+    /** Share of loose soil that water can fill. */
+    private static final double POROUS = TABLE.value("porous");
+
     private static final double READING = TABLE.value("reading");
     private static final double LEAST_UNION = TABLE.value("union-least");
     private static final double WIDE_RING = TABLE.value("wide-ring");
@@ -73,12 +81,58 @@ public record PlantingSection(
             NurseryTree tree,
             Optional<Rootstock> stock,
             Soil soil,
-            Footing footing,
+            Tree.Ground ground,
             Map<String, String> ways,
-            Optional<Double> stormWind,
+            Around around,
             double latitude) {
+        /** In the hole that the program proposes, in the open. */
+        public Setting(
+                NurseryTree tree,
+                Optional<Rootstock> stock,
+                Soil soil,
+                Footing footing,
+                Map<String, String> ways,
+                Optional<Double> stormWind,
+                double latitude) {
+            this(
+                    tree,
+                    stock,
+                    soil,
+                    new Tree.Ground(footing, Tree.Hole.PROPOSED),
+                    ways,
+                    new Around(stormWind, 1, Optional.empty()),
+                    latitude);
+        }
+
         public Texture texture() {
             return soil.texture();
+        }
+
+        public Footing footing() {
+            return ground.footing();
+        }
+
+        public Optional<Double> stormWind() {
+            return around.storm();
+        }
+
+        /** The school that holds in a matter. */
+        Way.School school(Way way) {
+            return way.choose(ways.get(way.key()));
+        }
+    }
+
+    /**
+     * What comes from around it.
+     *
+     * @param storm bearing from which storms come, degrees; empty when not known
+     * @param share of their speed that reaches the tree, 0 to 1
+     * @param view bearing of the place from which it is looked at, degrees; empty where none is drawn
+     */
+    public record Around(Optional<Double> storm, double share, Optional<Double> view) {
+        /** Whether storms are known and reach it. */
+        public boolean exposed() {
+            return storm.isPresent() && share > Shelter.SHELTERED;
         }
     }
 
@@ -87,9 +141,16 @@ public record PlantingSection(
      *
      * @param slow whether the water stays in it: it drains slower than an inch an hour, or is heavy and was not tested
      * @param slope rise over run at the peg
+     * @param topsoil its depth, m
+     * @param rate of drainage, mm/h; empty where it was not tested
      */
-    public record Soil(Texture texture, boolean slow, double slope) {
+    public record Soil(Texture texture, boolean slow, double slope, double topsoil, Optional<Double> rate) {
         private static final double INCH_AN_HOUR = 25.4;
+
+        /** Not dug into. */
+        public Soil(Texture texture, boolean slow, double slope) {
+            this(texture, slow, slope, TABLE.value("usual-topsoil"), Optional.empty());
+        }
 
         /** Level ground of a texture that was not tested. */
         public static Soil untested(Texture texture) {
@@ -100,37 +161,92 @@ public record PlantingSection(
             boolean slow = pit.rate()
                     .map(rate -> rate.normalisedMmPerHour() < INCH_AN_HOUR - 1e-9)
                     .orElse(pit.texture().traits().heavy());
-            return new Soil(pit.texture(), slow, slope);
+            return new Soil(
+                    pit.texture(), slow, slope, pit.topsoil(), pit.rate().map(DrainageRate::normalisedMmPerHour));
         }
     }
 
     public static PlantingSection of(Setting setting) {
+        double ball = setting.tree().ballHeight();
+        double raise = 0;
+        double below = 0;
+        PlantingSection section = null;
+        // How deep the hole is below the ball depends on how high it stands, and that on what sinks below it.
+        for (int i = 0; i < TRIES; i++) {
+            section = of(setting, below);
+            raise = section.raise();
+            double next = below(setting, raise);
+            if (Math.abs(next - below) < STEP / 2) {
+                break;
+            }
+            below = next;
+        }
+        double dug = dug(setting);
+        // Dug less deep than it asks, the tree stands as much prouder.
+        double stands = dug > 0 && dug < ball - raise - 1e-9 && deep(setting) == 0 ? ball - dug : raise;
+        return new PlantingSection(
+                setting,
+                stands,
+                section.settling,
+                section.settlingLow,
+                section.settlingHigh,
+                width(setting),
+                dug > 0
+                        ? Math.max(TABLE.value("least-depth"), dug)
+                        : Math.max(TABLE.value("least-depth"), ball - stands + refilled(setting)),
+                false);
+    }
+
+    private static PlantingSection of(Setting setting, double below) {
         Settling settling = settle(
                 setting,
+                below,
                 setting.texture().traits().settle().usual(),
                 setting.tree().form().sinks());
         Settling low = settle(
                 setting,
+                below,
                 setting.texture().traits().settle().low(),
                 setting.tree().form().sinksLow());
         Settling high = settle(
                 setting,
+                below,
                 setting.texture().traits().settle().high(),
                 setting.tree().form().sinksHigh());
-        double raise = chosen(setting, low.total(), high.total());
-        double width = PlantingWays.WIDTH
-                        .choose(setting.ways().get(PlantingWays.WIDTH.key()))
-                        .value()
-                * setting.tree().ballDiameter();
         return new PlantingSection(
-                setting,
-                raise,
-                settling,
-                low,
-                high,
-                width,
-                Math.max(TABLE.value("least-depth"), setting.tree().ballHeight() - raise),
-                false);
+                setting, chosen(setting, low.total(), high.total()), settling, low, high, 0, 0, false);
+    }
+
+    /** As deep as somebody wants the hole, m; 0 where it is as deep as the tree asks. */
+    private static double dug(Setting setting) {
+        return setting.ground()
+                .hole()
+                .depth()
+                .orElse(setting.school(PlantingWays.PIT).value());
+    }
+
+    private static double refilled(Setting setting) {
+        return setting.ground().hole().refill().orElse(0.0);
+    }
+
+    /** Loose soil between the ball and the bottom of the hole, m. */
+    private static double below(Setting setting, double raise) {
+        double dug = dug(setting);
+        return dug > 0
+                ? Math.max(refilled(setting), Math.max(0, dug - (setting.tree().ballHeight() - raise)))
+                : refilled(setting);
+    }
+
+    /** Loose soil between the ball and the bottom of the hole, m. */
+    public double below() {
+        return Math.max(0, depth - (setting.tree().ballHeight() - raise));
+    }
+
+    private static double width(Setting setting) {
+        double usual =
+                setting.school(PlantingWays.WIDTH).value() * setting.tree().ballDiameter();
+        boolean worked = setting.school(PlantingWays.PIT).value() > 0;
+        return setting.ground().hole().width().orElse(worked ? Math.max(TABLE.value("worked-width"), usual) : usual);
     }
 
     /** The same hole with the tree as it was measured in it: the union, or the flare of an own-rooted tree, m. */
@@ -148,7 +264,10 @@ public record PlantingSection(
         }
         double needed =
                 raiseNeeded(high, unionMin(setting) + READING, setting.tree().union());
-        return Math.max(setting.texture().traits().proud().usual(), STEP * (Math.floor(needed / STEP + 1e-6) + 1));
+        double stands = STEP * (Math.floor(needed / STEP + 1e-6) + 1);
+        return setting.school(PlantingWays.LEVEL).value() > 0
+                ? stands
+                : Math.max(setting.texture().traits().proud().usual(), stands);
     }
 
     private static double deep(Setting setting) {
@@ -169,15 +288,12 @@ public record PlantingSection(
         return level(setting);
     }
 
-    private static Settling settle(Setting setting, double soil, double ball) {
+    private static Settling settle(Setting setting, double below, double soil, double ball) {
         // Bare roots are spread over a cone and filled beneath and between, never laid on a hard floor.
         double disturbed = (setting.tree().form() == Form.BARE ? setting.tree().ballHeight() : 0)
-                + PlantingWays.BASE
-                        .choose(setting.ways().get(PlantingWays.BASE.key()))
-                        .value();
-        double firming = PlantingWays.FIRMING
-                .choose(setting.ways().get(PlantingWays.FIRMING.key()))
-                .value();
+                + below
+                + setting.school(PlantingWays.BASE).value();
+        double firming = setting.school(PlantingWays.FIRMING).value();
         return Settling.of(
                 disturbed,
                 soil,
@@ -194,9 +310,7 @@ public record PlantingSection(
     }
 
     private static double organic(Setting setting) {
-        return PlantingWays.MIX
-                .choose(setting.ways().get(PlantingWays.MIX.key()))
-                .value();
+        return setting.school(PlantingWays.MIX).value();
     }
 
     /** Flare above the board so that after settling neither flare nor union is too low, m. */
@@ -216,15 +330,11 @@ public record PlantingSection(
     }
 
     private static double clear(Setting setting) {
-        return PlantingWays.RING
-                .choose(setting.ways().get(PlantingWays.RING.key()))
-                .value();
+        return setting.school(PlantingWays.RING).value();
     }
 
     private static double mulchDepth(Setting setting) {
-        return PlantingWays.MULCH
-                .choose(setting.ways().get(PlantingWays.MULCH.key()))
-                .value();
+        return setting.school(PlantingWays.MULCH).value();
     }
 
     public boolean hasUnion() {
@@ -324,9 +434,7 @@ public record PlantingSection(
     }
 
     private double fill() {
-        double d = setting.tree().ballDiameter();
-        double ball = setting.tree().form() == Form.BARE ? 0 : 1000 * Solids.cylinder(d, depth);
-        return Math.max(0, holeLitres() - ball);
+        return Math.max(0, holeLitres() - ballBelow());
     }
 
     /** Compost to bring, L; more than its place, since it is pressed together. */
@@ -343,29 +451,111 @@ public record PlantingSection(
         return setting.latitude() < 0 ? "S" : "N";
     }
 
+    /** How it is staked; empty where it is not. */
+    public Optional<Stake> stake() {
+        return Stake.of(this);
+    }
+
     public boolean staked() {
-        return setting.stock()
-                .map(stock -> stock.support() != Rootstock.Support.NONE)
-                .orElse(false);
+        return stake().isPresent();
     }
 
-    /**
-     * Whole length of the stake, m: above ground by the stock, and a third of it buried (0.45 m at least, 0.6 in light
-     * soil).
-     */
-    public double stake() {
-        double above = stakeAbove();
-        boolean light = setting.texture().traits().settle().usual() <= TABLE.value("stake-light-soil");
-        double share = TABLE.value("stake-buried");
-        return above
-                + Math.max(TABLE.value(light ? "stake-least.light" : "stake-least.usual"), above * share / (1 - share));
+    /** Which way it is turned. */
+    public Turning turning() {
+        return Turning.of(setting.school(PlantingWays.TURNING).key(), hasUnion(), setting.latitude(), setting.around());
     }
 
-    public double stakeAbove() {
-        boolean forLife = setting.stock()
-                .map(stock -> stock.support() == Rootstock.Support.PERMANENT)
-                .orElse(false);
-        return TABLE.value(forLife ? "stake-above.for-life" : "stake-above.usual");
+    /** What is heaped round it to hold water; empty where nothing is. */
+    public Optional<Basin> basin() {
+        Basin.Kind kind = switch (setting.school(PlantingWays.BASIN).key()) {
+            case "ring" -> Basin.Kind.RING;
+            case "crescent" -> Basin.Kind.CRESCENT;
+            case "mulch" -> Basin.Kind.MULCHED;
+            case "fit" -> fitting();
+            default -> null;
+        };
+        return Optional.ofNullable(kind).map(heaped -> Basin.of(heaped, width));
+    }
+
+    private Basin.Kind fitting() {
+        if (setting.soil().slow() && !setting.footing().raised()) {
+            return null;
+        }
+        return fallAcross() > TABLE.value("slope-fall") / 2 ? Basin.Kind.CRESCENT : Basin.Kind.RING;
+    }
+
+    /** Length of mesh for a ring inside the wall of the hole, with its overlap, m; 0 where none is wanted. */
+    public double mesh() {
+        return meshOpening() > 0 ? mesh(width, TABLE.value("mesh-overlap")) : 0;
+    }
+
+    /** Opening of the mesh, m; 0 where none is wanted. */
+    public double meshOpening() {
+        return setting.school(PlantingWays.MESH).value();
+    }
+
+    /** m of mesh for a ring of a diameter. */
+    public static double mesh(double diameter, double overlap) {
+        return Math.PI * diameter + overlap;
+    }
+
+    /** Bark of a stem as the side of a cone, m². */
+    public static double bark(double base, double top, double height) {
+        double slant = Math.hypot(height, (base - top) / 2);
+        return Math.PI * (base + top) / 2 * slant;
+    }
+
+    /** Paint and water, mixed 1 : 1, for two coats up to the first branches, L; 0 where it is not painted. */
+    public double paint() {
+        boolean painted = switch (setting.school(PlantingWays.STEM).key()) {
+            case "dry", "before", "after" -> true;
+            default -> false;
+        };
+        double stem = setting.tree().stem();
+        return painted
+                ? TABLE.value("paint-coats")
+                        * bark(stem, TABLE.value("paint-taper") * stem, TABLE.value("paint-height"))
+                        / TABLE.value("paint-coverage")
+                : 0;
+    }
+
+    /** Volume that the ball takes below the board, L; bare roots take none. */
+    double ballBelow() {
+        return setting.tree().form() == Form.BARE
+                ? 0
+                : 1000
+                        * Solids.cylinder(
+                                setting.tree().ballDiameter(),
+                                Math.max(0, Math.min(depth, setting.tree().ballHeight() - raise)));
+    }
+
+    /** Soil that rises from the edge of the hole to the flare, in place, L. */
+    double rimLitres() {
+        double ball = setting.tree().form() == Form.BARE
+                ? setting.tree().stem()
+                : setting.tree().ballDiameter();
+        return raise <= 0 || width <= ball
+                ? 0
+                : Math.max(0, 1000 * (Solids.frustum(width, ball, raise) - Solids.cylinder(ball, raise)));
+    }
+
+    double consolidation() {
+        return CONSOLIDATION;
+    }
+
+    public FillBalance balance() {
+        return FillBalance.of(this);
+    }
+
+    /** What stands in the hole after a cloudburst. @param rain mm */
+    public double bathtub(double rain) {
+        return Math.min(rain * Math.PI * width * width / 4, POROUS * holeLitres());
+    }
+
+    /** Hours until such a rain is gone; empty where the drainage was not tested. */
+    public Optional<Double> emptyAfter(double rain) {
+        double area = Math.PI * width * width / 4;
+        return setting.soil().rate().filter(rate -> rate > 0).map(rate -> bathtub(rain) / area / rate);
     }
 
     public Working heightWorking() {
@@ -416,10 +606,7 @@ public record PlantingSection(
 
     /** Whether the bottom of the hole is loosened below the roots. */
     public boolean loosened() {
-        return PlantingWays.BASE
-                        .choose(setting.ways().get(PlantingWays.BASE.key()))
-                        .value()
-                > 0;
+        return setting.school(PlantingWays.BASE).value() > 0;
     }
 
     public Working raiseWorking() {
@@ -482,9 +669,7 @@ public record PlantingSection(
                 .step(
                         "× {} (way: {})",
                         Amount.decimal(width / setting.tree().ballDiameter()),
-                        PlantingWays.WIDTH
-                                .choose(setting.ways().get(PlantingWays.WIDTH.key()))
-                                .name())
+                        setting.school(PlantingWays.WIDTH).name())
                 .sensitive("Straight sides, roughened, flat bottom; on a slope the board lies on the high side.")
                 .from(DIG);
     }
@@ -507,9 +692,7 @@ public record PlantingSection(
                 .step(
                         "× {} (way: {})",
                         Amount.of(organic(setting), Quantity.SCORE),
-                        PlantingWays.MIX
-                                .choose(setting.ways().get(PlantingWays.MIX.key()))
-                                .name())
+                        setting.school(PlantingWays.MIX).name())
                 .step("× {}, since it is pressed together", Amount.of(1 + CONSOLIDATION, Quantity.SCORE))
                 .sensitive("Most sensitive to the way of filling.")
                 .from(EARTH);

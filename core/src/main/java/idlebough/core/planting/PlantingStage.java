@@ -12,23 +12,31 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Ways;
 import idlebough.core.measure.Quantity;
+import idlebough.core.site.Feature;
+import idlebough.core.site.Point;
+import idlebough.core.site.Shelter;
+import idlebough.core.site.Site;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Texture;
 import idlebough.core.variety.VarietyStage;
 import idlebough.core.winter.Exposure;
+import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** How wide, how deep and how high each tree is planted, for one orchard. */
 public final class PlantingStage implements Stage {
     private static final double PERCENT = 100;
+    private static final double HALF_TURN = 180;
     private final List<Stand> stands;
     private final Map<String, Judged> judged;
     private final PerTree<PlantingSection.Setting, PlantingSection> sections;
@@ -41,7 +49,7 @@ public final class PlantingStage implements Stage {
      *
      * @param asPlanted union above the board on the planting day, m; empty when it was not measured
      * @param checked whether it was measured again since, so that the daybook judges it
-     * @param season of a bare-root tree to be planted; empty for others
+     * @param season of a tree to be planted; empty for one that stands
      */
     private record Judged(
             Stand stand,
@@ -50,8 +58,8 @@ public final class PlantingStage implements Stage {
             boolean checked,
             Optional<Season> season) {}
 
-    /** When a bare-root tree is planted, and when it may be. */
-    private record Season(LocalDate day, Dormancy dormancy) {}
+    /** When a tree is planted, and when it may be. */
+    private record Season(LocalDate day, Optional<PlantingSeason> suits, Optional<Dormancy> dormancy) {}
 
     private PlantingStage(List<Stand> stands, Map<String, Judged> judged, PlantingStage before) {
         this.stands = stands;
@@ -69,7 +77,8 @@ public final class PlantingStage implements Stage {
      * @param day on which the planned trees go in
      * @param unions what was measured of their unions
      */
-    public record Input(SiteStage site, VarietyStage varieties, LocalDate day, Ways ways, Unions unions) {
+    public record Input(
+            SiteStage site, WinterStage winters, VarietyStage varieties, LocalDate day, Ways ways, Unions unions) {
         private Dormancy dormancy(Variety variety) {
             return Dormancy.of(
                     varieties.springs(variety, Exposure.SCREEN),
@@ -91,7 +100,16 @@ public final class PlantingStage implements Stage {
         SiteStage site = input.site();
         Ways ways = input.ways();
         Unions unions = input.unions();
-        Map<String, Dormancy> dormancies = new HashMap<>();
+        Map<String, Season> seasons = new HashMap<>();
+        Site ground = site.site();
+        Optional<Shelter> shelter = ground.winds()
+                .storm()
+                .map(from ->
+                        new Shelter(ground.features(), from, ground.location().rotation()));
+        List<Point> views = ground.features().stream()
+                .filter(feature -> feature.kind() == Feature.Kind.VIEW)
+                .map(feature -> feature.points().get(0))
+                .toList();
         double slope = site.terrain().ground().slope() / PERCENT;
         Map<String, PlantingSection.Soil> soils = new HashMap<>();
         Map<String, Judged> judged = new LinkedHashMap<>(2 * stands.size());
@@ -109,21 +127,49 @@ public final class PlantingStage implements Stage {
                                             stand.stock(),
                                             soils.computeIfAbsent(
                                                     pit.map(SoilPit::id).orElse(""), same -> soil(pit, slope)),
-                                            stand.footing(),
-                                            ways.of(id),
-                                            site.site().winds().storm(),
-                                            site.site().location().latitude()),
+                                            stand.tree().ground(),
+                                            ways.of(id, stand.crop().key()),
+                                            new PlantingSection.Around(
+                                                    ground.winds().storm(),
+                                                    shelter.map(lee -> lee.at(stand.place()))
+                                                            .orElse(1.0),
+                                                    view(views, stand.place(), ground)),
+                                            ground.location().latitude()),
                                     unions.asPlanted(id).map(UnionMeasure::height),
                                     unions.check(id).isPresent(),
-                                    needsDormancy(stand)
-                                            ? Optional.of(new Season(
-                                                    input.day(),
-                                                    dormancies.computeIfAbsent(
-                                                            stand.variety().key(),
-                                                            same -> input.dormancy(stand.variety()))))
-                                            : Optional.empty())));
+                                    stand.toPlant() ? Optional.of(season(stand, input, seasons)) : Optional.empty())));
         }
         return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
+    }
+
+    private static Season season(Stand stand, Input input, Map<String, Season> known) {
+        Map<String, String> ways = input.ways().of(stand.id(), stand.crop().key());
+        Form form = stand.tree().nursery().form();
+        String like = stand.variety().key() + " " + form
+                + Stream.of(PlantingWays.POTS, PlantingWays.CITRUS, PlantingWays.AVOCADO)
+                        .map(way -> ways.get(way.key()))
+                        .toList();
+        return known.computeIfAbsent(like, same -> {
+            Optional<Dormancy> dormancy =
+                    needsDormancy(stand) ? Optional.of(input.dormancy(stand.variety())) : Optional.empty();
+            return new Season(
+                    input.day(), PlantingSeason.of(stand.crop(), form, input.winters(), dormancy, ways), dormancy);
+        });
+    }
+
+    /** The bearing of the nearest view point, true, degrees. */
+    private static Optional<Double> view(List<Point> views, Point place, Site site) {
+        return views.stream()
+                .min(Comparator.comparingDouble(place::distance))
+                .map(at -> (Math.toDegrees(Math.atan2(at.x() - place.x(), at.y() - place.y()))
+                                + site.location().rotation()
+                                + 2 * HALF_TURN)
+                        % (2 * HALF_TURN));
+    }
+
+    /** When a tree may go in; empty where no record tells, and for one that stands. */
+    public Optional<PlantingSeason> seasonOf(String tree) {
+        return judged.get(tree).season().flatMap(Season::suits);
     }
 
     private static PlantingSection.Soil soil(Optional<SoilPit> pit, double slope) {
@@ -170,9 +216,12 @@ public final class PlantingStage implements Stage {
         PlantingSection section = sectionOf(stand.id());
         if (stand.toPlant()) {
             List<Finding> found = new ArrayList<>(PlantingRules.judge(stand.id(), stand.label(), section));
-            each.season()
-                    .ifPresent(season -> found.add(
-                            PlantingRules.season(stand.id(), stand.label(), season.dormancy(), season.day())));
+            Season season = each.season().orElseThrow();
+            season.suits()
+                    .ifPresent(suits -> found.addAll(
+                            PlantingRules.season(stand.id(), stand.label(), suits, season.dormancy(), season.day())));
+            found.addAll(PlantingRules.arrival(
+                    stand.id(), stand.label(), stand.tree().nursery(), season.day()));
             return found;
         }
         return !each.checked()

@@ -1,101 +1,99 @@
 package idlebough.core.planting;
 
+import idlebough.core.judge.Table;
 import idlebough.core.judge.Way;
-import idlebough.core.judge.Way.School;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
-/** The matters of this room on which good growers disagree. */
+/**
+ * The matters of this room on which good growers disagree, from {@code planting/ways.csv} and
+ * {@code planting/schools.csv}: the units of the values stand there.
+ */
 public final class PlantingWays {
-    /** Value: hole width over ball width. */
-    public static final Way WIDTH = new Way(
-            "planting.width",
-            "How wide to dig",
-            List.of(
-                    new School("narrow", "one and a half balls", "Less digging; enough in loose, living soil.", 1.5),
-                    new School(
-                            "double",
-                            "two balls",
-                            "Roots run sideways; loose soil beside the ball is where they go first.",
-                            2),
-                    new School("wide", "three balls", "For packed or poor soil: width matters more than depth.", 3)),
-            "double",
-            "Wide enough for the first year's roots in ordinary soil.");
-    /** Value: share of organic matter in the fill. */
-    public static final Way MIX = new Way(
-            "planting.mix",
-            "What to fill with",
-            List.of(
-                    new School(
-                            "native",
-                            "native soil only",
-                            "Roots must live in it; other fill makes a bathtub or a pot. Trials found little or "
-                                    + "no gain from amending.",
-                            0),
-                    new School("fifth", "a fifth compost", "Opens clay a little; more compost rots and sinks.", 0.2),
-                    new School("third", "a third compost", "Holds water in sand; helps to establish.", 1.0 / 3),
-                    new School(
-                            "half",
-                            "half compost",
-                            "Easy rooting at first in heavy red clay of warm places; expect it to sink. Never in "
-                                    + "a pit of clay that holds water.",
-                            0.5)),
-            "native",
-            "The trials lean this way, and nothing in it rots and sinks.");
-    /** Value: firming factor of the settling. */
-    public static final Way FIRMING = new Way(
-            "planting.firming",
-            "How to firm",
-            List.of(
-                    new School("loose", "fingers and palms", "Keeps air in clay; kind to citrus and avocado.", 1),
-                    new School(
-                            "watered",
-                            "let water do it",
-                            "Half fill, water, wiggle, fill again: soil runs into the voids.",
-                            0.6),
-                    new School("boot", "tread it in", "For windy places, big staked trees and light soil.", 0.4)),
-            "watered",
-            "Fills the voids without packing the soil.");
-    /** Value: depth of loosened soil below the ball, m. */
-    public static final Way BASE = new Way(
-            "planting.base",
-            "The bottom of the hole",
-            List.of(
-                    new School("firm", "left firm", "Loose fill sinks and takes the tree with it.", 0),
-                    new School(
-                            "loosened",
-                            "loosened a spade deep",
-                            "Lets roots down where the subsoil is packed; the tree sinks with it.",
-                            0.2)),
-            "firm",
-            "An undisturbed base settles nothing.");
-    /** Value: mulch depth, m. */
-    public static final Way MULCH = new Way(
-            "planting.mulch",
-            "How deep to mulch",
-            List.of(
-                    new School("thin", "5 cm (2 in)", "Bark, humid and warm: enough against weeds.", 0.05),
-                    new School(
-                            "middle",
-                            "8 cm (3 in)",
-                            "Coarse chips; at most this in dry windy country, where a thick mat sheds rain.",
-                            0.08),
-                    new School("thick", "10 cm (4 in)", "Hot and dry.", 0.10),
-                    new School("deep", "15 cm (6 in)", "Avocado, coarse.", 0.15)),
-            "middle",
-            "Keeps the soil moist and still lets rain through.");
+    private static final Map<String, String> PARTS = column("part");
+    private static final Map<String, String> MOVES = column("moves");
 
-    /** Value: ring of bare ground between stem and mulch, m. */
-    public static final Way RING = new Way(
-            "planting.ring",
-            "How far the mulch stays off the stem",
-            List.of(
-                    new School("close", "8 cm (3 in)", "More ground covered; the mulch comes near the union.", 0.08),
-                    new School("usual", "12 cm (5 in)", "A hand’s length: the bark stays dry.", 0.12),
-                    new School("wide", "20 cm (8 in)", "Where voles and wet bark are the trouble.", 0.20)),
-            "usual",
-            "With 10 cm or more of bare ground the union need clear the soil alone.");
+    /** In the order of the work. */
+    public static final List<Way> ALL = read();
 
-    public static final List<Way> ALL = List.of(WIDTH, MIX, FIRMING, BASE, MULCH, RING);
+    public static final Way WIDTH = of("width");
+    public static final Way MIX = of("mix");
+    public static final Way FIRMING = of("firming");
+    public static final Way BASE = of("base");
+    public static final Way MULCH = of("mulch");
+    public static final Way RING = of("ring");
+    public static final Way PIT = of("pit");
+    public static final Way TOOL = of("tool");
+    public static final Way SOD = of("sod");
+    public static final Way SUBSOIL = of("subsoil");
+    public static final Way MESH = of("mesh");
+    public static final Way SOAK = of("soak");
+    public static final Way ROOTS = of("roots");
+    public static final Way LEVEL = of("level");
+    public static final Way TURNING = of("turning");
+    public static final Way RIM = of("rim");
+    public static final Way BASIN = of("basin");
+    public static final Way STAKE = of("stake");
+    public static final Way STAKE_LENGTH = of("stake-length");
+    public static final Way STAKE_WHEN = of("stake-when");
+    public static final Way TIE = of("tie");
+    public static final Way TIE_TIME = of("tie-time");
+    public static final Way STEM = of("stem");
+    public static final Way CANE = of("cane");
+    public static final Way ADDITIVES = of("additives");
+    public static final Way MULCH_KIND = of("mulch-kind");
+    public static final Way COMPOST_TOP = of("compost-top");
+    public static final Way PRUNING = of("pruning");
+    public static final Way WOUND = of("wound");
+    public static final Way POTS = of("pots");
+    public static final Way CITRUS = of("citrus");
+    public static final Way AVOCADO = of("avocado");
 
     private PlantingWays() {}
+
+    private static Map<String, String> column(String name) {
+        return Table.rows("planting/ways.csv").stream()
+                .collect(Collectors.toUnmodifiableMap(row -> row.get("key"), row -> row.get(name)));
+    }
+
+    private static List<Way> read() {
+        Map<String, List<Way.School>> schools = Table.rows("planting/schools.csv").stream()
+                .collect(Collectors.groupingBy(
+                        row -> row.get("way"),
+                        LinkedHashMap::new,
+                        Collectors.mapping(
+                                row -> new Way.School(
+                                        row.get("key"),
+                                        row.get("name"),
+                                        row.get("reason"),
+                                        Double.parseDouble(row.get("value"))),
+                                Collectors.toList())));
+        return Table.rows("planting/ways.csv").stream()
+                .map(row -> new Way(
+                        row.get("key"),
+                        row.get("title"),
+                        List.copyOf(schools.get(row.get("key"))),
+                        row.get("usual"),
+                        row.get("why")))
+                .toList();
+    }
+
+    private static Way of(String matter) {
+        return ALL.stream()
+                .filter(way -> way.key().equals("planting." + matter))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The part of the work to which a way belongs, as it stands over its ways. */
+    public static String part(Way way) {
+        return PARTS.get(way.key());
+    }
+
+    /** What follows from a way, in words; empty for a way of another room. */
+    public static String moves(Way way) {
+        return MOVES.getOrDefault(way.key(), "");
+    }
 }

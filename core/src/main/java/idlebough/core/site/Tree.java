@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param place plan metres
  * @param kind which variety on which stock
  * @param nursery the tree as it comes
- * @param footing what it is set on
+ * @param ground what it is set on and the hole that is dug for it
  * @param choice id of the choice that it belongs to; empty for a tree that was there before
  * @see Stand
  */
@@ -23,9 +23,47 @@ public record Tree(
         Point place,
         Kind kind,
         NurseryTree nursery,
-        Footing footing,
+        Ground ground,
         Life life,
         Optional<String> choice) {
+
+    /** In the hole that the program proposes. */
+    public Tree(
+            String id,
+            String label,
+            Point place,
+            Kind kind,
+            NurseryTree nursery,
+            Footing footing,
+            Life life,
+            Optional<String> choice) {
+        this(id, label, place, kind, nursery, new Ground(footing, Hole.PROPOSED), life, choice);
+    }
+
+    public Footing footing() {
+        return ground.footing();
+    }
+
+    /** What it is set on, and in what. */
+    public record Ground(Footing footing, Hole hole) {}
+
+    /**
+     * The hole as the grower wants it or has dug it, m; empty where the program's is taken.
+     *
+     * @param depth below the board
+     * @param width at the top
+     * @param bottom width at the bottom
+     * @param refill loose soil that was put back under the ball or the roots
+     */
+    public record Hole(
+            Optional<Double> depth, Optional<Double> width, Optional<Double> bottom, Optional<Double> refill) {
+        public static final Hole PROPOSED =
+                new Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        public boolean own() {
+            return !equals(PROPOSED);
+        }
+    }
 
     /**
      * @param variety key of the catalogue

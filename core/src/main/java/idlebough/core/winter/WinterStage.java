@@ -24,6 +24,7 @@ public final class WinterStage implements Stage {
     private final Input input;
     private final Lazy<WinterLedger> ledger;
     private final Lazy<DayClimate> climate;
+    private final Lazy<SoilWarmth> soil;
     private final Map<Double, FrostDates> frosts;
     private final Map<Exposure, List<SpringHours>> springs;
     private final Lazy<Optional<GrowingSeason>> growing;
@@ -55,6 +56,7 @@ public final class WinterStage implements Stage {
         climate = same
                 ? before.climate
                 : Lazy.of(() -> new DayClimate(input.weather().record()));
+        soil = same ? before.soil : Lazy.of(() -> new SoilWarmth(input.weather().record()));
         frosts = same ? before.frosts : new ConcurrentHashMap<>();
         springs = same ? before.springs : new ConcurrentHashMap<>();
         growing = same
@@ -100,6 +102,11 @@ public final class WinterStage implements Stage {
 
     public DayClimate climate() {
         return climate.get();
+    }
+
+    /** How warm the soil is through the year. */
+    public SoilWarmth soil() {
+        return soil.get();
     }
 
     public SafeChill safeChill() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
 import idlebough.core.Vectors;
+import idlebough.core.crop.Arrival;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.ChillModel;
 import idlebough.core.crop.Form;
@@ -24,6 +25,7 @@ import idlebough.core.orchard.Evaluation;
 import idlebough.core.orchard.Orchard;
 import idlebough.core.planting.Dormancy;
 import idlebough.core.planting.PlantingRules;
+import idlebough.core.planting.PlantingSeason;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.planting.Settling;
@@ -707,8 +709,106 @@ class EdgesTest {
                 double from = rule.equals("planting.as-planted") ? 0.13 : 0.10;
                 yield PlantingRules.asPlanted("t", "T", section, from + value);
             }
+            case "planting.season" ->
+                List.of(PlantingRules.inSeason("t", "T", PlantingSeason.Kind.POT, (long) value, "then", List.of()));
+            case "planting.soil-warm" ->
+                PlantingRules.soilWarm("t", "T", PlantingSeason.Kind.TENDER, value, Double.parseDouble(with), List.of())
+                        .stream()
+                        .toList();
+            case "planting.frost-ahead" ->
+                PlantingRules.frostAhead("t", "T", PlantingSeason.Kind.AVOCADO, (long) value, List.of()).stream()
+                        .toList();
+            case "planting.delivery" -> arrived(Form.BARE, seen(with), 0, 0);
+            case "planting.flare-in-pot" -> arrived(Form.CONTAINER, Arrival.Seen.NOTHING, value, 0);
+            case "planting.waits" -> arrived(Form.BARE, seen(with), 0, (long) value);
             default -> PlantingRules.judge("t", "T", plannedSection(rule, value, with));
         };
+    }
+
+    /** “bark=DEAD” and the like; anything else saw nothing. */
+    private static Arrival.Seen seen(String told) {
+        String[] pair = told.split("=");
+        Arrival.Seen none = Arrival.Seen.NOTHING;
+        return new Arrival.Seen(
+                pair[0].equals("label") ? Arrival.Label.valueOf(pair[1]) : none.label(),
+                pair[0].equals("bark") ? Arrival.Bark.valueOf(pair[1]) : none.bark(),
+                pair[0].equals("branches") ? Arrival.Branches.valueOf(pair[1]) : none.branches(),
+                pair[0].equals("roots") ? Arrival.Roots.valueOf(pair[1]) : none.roots(),
+                pair[0].equals("joint") ? Arrival.Joint.valueOf(pair[1]) : none.joint());
+    }
+
+    private static List<Finding> arrived(Form form, Arrival.Seen seen, double flare, long waits) {
+        LocalDate day = LocalDate.of(2027, 3, 10);
+        return PlantingRules.arrival(
+                "t",
+                "T",
+                new NurseryTree(
+                        form,
+                        0.4,
+                        0.3,
+                        Optional.of(0.13),
+                        0.02,
+                        new Arrival(
+                                Optional.of(day.minusDays(waits)),
+                                Optional.empty(),
+                                seen,
+                                flare > 0 ? Optional.of(flare) : Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty())),
+                day);
+    }
+
+    /** A pot of 30 cm by 40 in a hole of the grower's own, in loam, or in clay that drains slowly. */
+    private static PlantingSection hole(boolean slow, Tree.Hole hole, Footing footing, Map<String, String> ways) {
+        return PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(Form.CONTAINER, 0.4, 0.3, Optional.of(0.13), 0.02),
+                Optional.of(Shipped.stock("m26")),
+                new PlantingSection.Soil(slow ? Texture.CLAY : Texture.LOAM, slow, 0),
+                new Tree.Ground(footing, hole),
+                ways,
+                new PlantingSection.Around(Optional.empty(), 1, Optional.empty()),
+                45));
+    }
+
+    private static PlantingSection refilled(boolean slow, double below, Map<String, String> ways) {
+        return hole(
+                slow,
+                new Tree.Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(below)),
+                Footing.GRADE,
+                ways);
+    }
+
+    /** “slow”, “fast” or “mound”: what the ground is. */
+    private static PlantingSection on(String ground, String way, String school) {
+        return hole(
+                !ground.equals("fast"),
+                Tree.Hole.PROPOSED,
+                ground.equals("mound") ? Footing.MOUND : Footing.GRADE,
+                Map.of(way, school));
+    }
+
+    private static PlantingSection bound(String roots, String school) {
+        boolean clonal = roots.equals("clonal");
+        return PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(
+                        Form.CONTAINER,
+                        0.4,
+                        0.3,
+                        Optional.of(0.13),
+                        0.02,
+                        new Arrival(
+                                Optional.empty(),
+                                Optional.empty(),
+                                seen("roots=" + (clonal ? "GOOD" : roots)),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty())),
+                Optional.of(Shipped.stock(clonal ? "avocado-clonal" : "m26")),
+                LOAM,
+                Footing.GRADE,
+                Map.of("planting.roots", school),
+                Optional.empty(),
+                45));
     }
 
     private static PlantingSection plannedSection(String rule, double value, String with) {
@@ -736,6 +836,26 @@ class EdgesTest {
                         new PlantingSection.Soil(Texture.CLAY, !with.equals("fast"), 0),
                         "m9",
                         Map.of("planting.mix", value == 0.5 ? "half" : value == 0.2 ? "fifth" : "third"));
+            case "planting.below" -> refilled(false, value, Map.of());
+            case "planting.bathtub" -> refilled(true, value, Map.of());
+            case "planting.organic-below" -> refilled(false, value, Map.of("planting.mix", with));
+            case "planting.v-shape" ->
+                hole(
+                        false,
+                        new Tree.Hole(Optional.empty(), Optional.empty(), Optional.of(0.4 + value), Optional.empty()),
+                        Footing.GRADE,
+                        Map.of());
+            case "planting.narrow" ->
+                hole(
+                        false,
+                        new Tree.Hole(Optional.empty(), Optional.of(0.4 * value), Optional.empty(), Optional.empty()),
+                        Footing.GRADE,
+                        Map.of());
+            case "planting.sod-under" -> on(with, "planting.sod", "under");
+            case "planting.basin-wet" -> on(with, "planting.basin", "ring");
+            case "planting.walls" -> on(with.split("/")[0], "planting.tool", with.split("/")[1]);
+            case "planting.mesh-wide" -> on("fast", "planting.mesh", with);
+            case "planting.roots-bound" -> bound(with.split("/")[0], with.split("/")[1]);
             case "planting.slope-fall" ->
                 section(0.13, 0.05, new PlantingSection.Soil(Texture.LOAM, false, value / 0.9), "m9", Map.of());
             default -> section(0.13, value);

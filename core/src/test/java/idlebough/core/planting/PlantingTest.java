@@ -124,7 +124,7 @@ class PlantingTest {
         assertThat(PlantingSection.mulch(1.2, 0.025, 0.12, 0.10))
                 .isCloseTo(108, org.assertj.core.data.Offset.offset(1.0));
         // common practice: stake 1.5 m, 0.5 m in the ground, 1 m above
-        assertThat(usual.stake()).isCloseTo(1.5, org.assertj.core.data.Offset.offset(0.06));
+        assertThat(usual.stake().orElseThrow().length()).isCloseTo(1.5, org.assertj.core.data.Offset.offset(0.06));
     }
 
     @Test
@@ -221,10 +221,13 @@ class PlantingTest {
     @Test
     void aStakeForLifeGoesDeeper() {
         PlantingSection dwarf = section(POT, "m9", Texture.LOAM, Map.of(), 42.3);
-        assertThat(dwarf.stakeAbove()).isEqualTo(1.5);
-        assertThat(dwarf.stake()).isBetween(2.05, 2.25);
+        assertThat(dwarf.stake().orElseThrow().above()).isEqualTo(1.5);
+        assertThat(dwarf.stake().orElseThrow().length()).isBetween(2.05, 2.25);
         assertThat(section(POT, "mm111", Texture.LOAM, Map.of(), 42.3).staked()).isFalse();
-        assertThat(section(POT, "mm106", Texture.SAND, Map.of(), 42.3).stake())
+        assertThat(section(POT, "mm106", Texture.SAND, Map.of(), 42.3)
+                        .stake()
+                        .orElseThrow()
+                        .length())
                 .as("deeper in light soil")
                 .isEqualTo(1.6);
     }
@@ -261,13 +264,17 @@ class PlantingTest {
     void stakesByTheStock() {
         PlantingSection dwarf = section(POT, "m9", Texture.LOAM, Map.of(), 44);
         assertThat(dwarf.staked()).isTrue();
-        assertThat(dwarf.stakeAbove()).isEqualTo(1.5);
-        assertThat(dwarf.stake()).isCloseTo(1.5 / 0.7, within(1e-9));
+        assertThat(dwarf.stake().orElseThrow().above()).isEqualTo(1.5);
+        assertThat(dwarf.stake().orElseThrow().length()).isCloseTo(1.5 / 0.7, within(1e-9));
         assertThat(section(POT, "antonovka", Texture.LOAM, Map.of(), 44).staked())
                 .isFalse();
         PlantingSection sandy = section(POT, "mm106", Texture.SAND, Map.of(), 44);
-        assertThat(sandy.stake()).isCloseTo(1.6, within(1e-9));
-        assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 44).stake()).isCloseTo(1.45, within(1e-9));
+        assertThat(sandy.stake().orElseThrow().length()).isCloseTo(1.6, within(1e-9));
+        assertThat(section(POT, "mm106", Texture.CLAY, Map.of(), 44)
+                        .stake()
+                        .orElseThrow()
+                        .length())
+                .isCloseTo(1.45, within(1e-9));
     }
 
     @Test
