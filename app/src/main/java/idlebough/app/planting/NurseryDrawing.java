@@ -12,8 +12,8 @@ import idlebough.core.crop.NurseryTree;
 import java.util.Optional;
 
 /**
- * A tree as it comes, beside a person, to scale; page units. Ball, stem and union are as measured; its height is not asked
- * for and drawn as is usual.
+ * A tree as it comes, beside a person, to scale; page units. Ball, stem and union are as measured; its height is
+ * as it was measured on arrival, else as is usual.
  *
  * @param union measure from flare to union; empty on own roots
  * @param wide and deep: measures of the ball or the roots
@@ -23,30 +23,40 @@ public record NurseryDrawing(Plate person, Plate tree, Optional<Measure> union, 
     private static final double GROUND = 470;
     private static final double PERSON = 170;
     private static final double TREE = 430;
-    private static final double EVERGREEN = 1;
-    private static final double DECIDUOUS = 1.6;
     private static final double WIDE = 0.8;
 
     /** A measure with its ends, and where its words stand. */
     public record Measure(String path, double x, double y, double metres) {}
 
-    static NurseryDrawing of(TreeView tree) {
+    /** The tree as it comes: its own kind, as tall as it was measured or as such trees usually are. */
+    static TreeFigure figure(TreeView tree) {
+        return figure(tree, 1);
+    }
+
+    /** @param deep how far its roots are drawn down, a share of what they are */
+    static TreeFigure figure(TreeView tree, double deep) {
         NurseryTree comes = tree.nursery();
         Crop crop = tree.variety().crop();
+        boolean grafted = tree.stock() != null && !tree.stock().ownRooted();
+        return new TreeFigure(
+                form(crop, comes.form()),
+                Leaf.of(crop),
+                1,
+                new TreeFigure.Size(comes.height(), WIDE * Math.min(1, comes.height()), comes.stem()),
+                grafted ? new TreeFigure.Union(comes.union(), 1) : TreeFigure.Union.NONE,
+                new TreeFigure.Below(roots(comes.form()), comes.ballDiameter(), deep * comes.ballHeight()),
+                comes.form() == Form.BARE,
+                3);
+    }
+
+    static NurseryDrawing of(TreeView tree) {
+        NurseryTree comes = tree.nursery();
         boolean grafted = tree.stock() != null && !tree.stock().ownRooted();
         double half = comes.ballDiameter() / 2 * SCALE;
         double deep = comes.ballHeight() * SCALE;
         double up = comes.union() * SCALE;
         double beside = TREE + Math.max(half, WIDE / 2 * SCALE) + 24;
-        TreeFigure figure = new TreeFigure(
-                form(crop, comes.form()),
-                Leaf.of(crop),
-                1,
-                new TreeFigure.Size(crop.evergreen() ? EVERGREEN : DECIDUOUS, WIDE, comes.stem()),
-                grafted ? new TreeFigure.Union(comes.union(), 1) : TreeFigure.Union.NONE,
-                new TreeFigure.Below(roots(comes.form()), comes.ballDiameter(), comes.ballHeight()),
-                comes.form() == Form.BARE,
-                3);
+        TreeFigure figure = figure(tree);
         return new NurseryDrawing(
                 Plate.person(PERSON, GROUND, SCALE),
                 Plate.of(figure, TREE, GROUND, SCALE),

@@ -4,11 +4,9 @@ import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.MeasureRow;
 import idlebough.app.store.NotFound;
-import idlebough.app.store.Plan;
 import idlebough.app.store.RowKey;
 import idlebough.app.store.Scope;
 import idlebough.app.store.TreeRow;
-import idlebough.app.store.WayRow;
 import idlebough.app.web.Fields;
 import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
@@ -18,36 +16,18 @@ import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.LabelSigns;
-import idlebough.core.judge.Amount;
-import idlebough.core.judge.Figure;
-import idlebough.core.judge.Phrase;
-import idlebough.core.judge.Room;
-import idlebough.core.judge.Standing;
-import idlebough.core.judge.Way;
-import idlebough.core.judge.Ways;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
-import idlebough.core.planting.PlantingSection;
-import idlebough.core.planting.PlantingWays;
 import idlebough.core.planting.UnionMeasure;
 import idlebough.core.site.Footing;
-import idlebough.core.site.Mound;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
-import idlebough.core.winter.WinterWays;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
-import java.util.stream.Stream;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -61,26 +41,21 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/orchards/{orchard}")
 public class PlantingController {
-    /** The ways of the whole orchard, in the order of the work. */
-    private static final List<Way> ALL =
-            Stream.concat(WinterWays.ALL.stream(), PlantingWays.ALL.stream()).toList();
+    private static final List<String> HOLE = List.of("holeDepth", "holeWidth", "holeBottom", "holeRefill", "holeRaise");
+    /** No flare is set further from the board, m. */
+    private static final double HIGHEST = 1;
 
     private final Pages pages;
     private final Edits edits;
-    private final CardPrinter printer;
+    private final PlantingPage planting;
     private final Clock clock;
 
-    PlantingController(Pages pages, Edits edits, CardPrinter printer, Clock clock) {
+    PlantingController(Pages pages, Edits edits, PlantingPage planting, Clock clock) {
         this.pages = pages;
         this.edits = edits;
-        this.printer = printer;
+        this.planting = planting;
         this.clock = clock;
     }
-
-    /**
-     * One way as the page offers it. @param here the school that holds, @param own whether chosen for this tree alone
-     */
-    public record Offered(Way way, Way.School here, boolean own) {}
 
     @GetMapping("/planting")
     String show(
@@ -88,189 +63,109 @@ public class PlantingController {
             Reader reader,
             Model model,
             @RequestParam(required = false) String tree,
-            @RequestParam(defaultValue = "0") int weeks) {
+            @RequestParam(defaultValue = "0") int weeks,
+            @RequestParam(defaultValue = "false") boolean above) {
         PlanView plan = pages.open(model, scope, StagePage.PLANTING);
-        TreeView picked = plan.treeOrFirst(tree);
-        section(model, plan, reader, picked, weeks);
-        model.addAttribute(
-                "fields",
-                Fields.blank(reader.display())
-                        .put("day", earlier(plan.rows().settings().plantingDate(), today(plan))));
+        return page(model, plan, reader, PlantingPage.Look.of(tree, weeks, above), Fields.blank(reader.display()));
+    }
+
+    /** @param fields what was typed; the rest is filled with what is stored */
+    private String page(Model model, PlanView plan, Reader reader, PlantingPage.Look look, Fields fields) {
+        planting.show(model, plan, reader, look);
+        TreeView picked = (TreeView) model.getAttribute("picked");
+        if (!fields.typed("day")) {
+            fields.put("day", earlier(plan.rows().settings().plantingDate(), today(plan)));
+        }
+        if (picked != null) {
+            Fields stored = hole(picked.row(), reader.display());
+            HOLE.stream().filter(name -> !fields.typed(name)).forEach(name -> fields.put(name, stored.value(name)));
+        }
+        model.addAttribute("fields", fields);
         return "planting/planting";
     }
 
-    private void section(Model model, PlanView plan, Reader say, TreeView picked, int weeks) {
-        model.addAttribute("picked", picked);
-        if (picked == null) {
-            return;
-        }
-        model.addAttribute("figures", figures(picked));
-        model.addAttribute("unionWords", union(picked, say));
-        model.addAttribute("soilWords", soil(picked));
-        model.addAttribute(
-                "drawing",
-                SectionDrawing.of(
-                        picked.section(), Optional.ofNullable(picked.pit()), Math.max(0, Math.min(weeks, 208))));
-        model.addAttribute("weeks", weeks);
-        model.addAttribute("ways", offered(plan, picked.id()));
-        pages.about(model, plan, StagePage.PLANTING.room(), picked.subject());
-        model.addAttribute(
-                "stoppedBy",
-                pages.shown(
-                        plan,
-                        picked.stops().stream()
-                                .filter(stop -> !stop.room().equals(Room.PLANTING.key()))
-                                .toList()));
-        model.addAttribute(
-                "asPlanted",
-                plan.evaluation().daybook().unions().asPlanted(picked.id()).orElse(null));
-        model.addAttribute(
-                "index",
-                plan.evaluation().stands().stream().map(Stand::id).toList().indexOf(picked.id()) + 1);
+    private static Fields hole(TreeRow row, Display display) {
+        TreeRow.Hole hole = row.hole();
+        return Fields.blank(display)
+                .put("holeDepth", hole.holeDepth(), Quantity.SHORT_LENGTH)
+                .put("holeWidth", hole.holeWidth(), Quantity.SHORT_LENGTH)
+                .put("holeBottom", hole.holeBottom(), Quantity.SHORT_LENGTH)
+                .put("holeRefill", hole.holeRefill(), Quantity.SHORT_LENGTH)
+                .put("holeRaise", hole.holeRaise(), Quantity.FINE_LENGTH);
     }
 
-    private static String union(TreeView tree, Reader say) {
-        Double measured = tree.row().nursery().unionAboveFlare();
-        if (measured != null) {
-            return "Union " + say.fine(measured) + " above the flare, measured on the tree.";
-        }
-        return tree.toPlant()
-                ? "Union not measured yet."
-                : "Union " + say.fine(tree.section().setting().tree().union()) + " above the flare, assumed.";
-    }
-
-    /** What it stands in; on what it is set only where nothing stops it. */
-    private static String soil(TreeView tree) {
-        if (tree.pit() == null) {
-            return "No soil pit: loam is taken.";
-        }
-        return "Soil of pit " + tree.pit().label()
-                + (tree.stops().isEmpty() || tree.footing().raised()
-                        ? ", " + tree.footing().words()
-                        : "") + ".";
-    }
-
-    private static List<Offered> offered(PlanView plan, String tree) {
-        Ways ways = plan.evaluation().orchard().ways();
-        if (tree == null) {
-            return ALL.stream()
-                    .map(way -> new Offered(way, ways.of(way), false))
-                    .toList();
-        }
-        // A tree stands in the orchard's winters; only the ways of planting are its own.
-        Map<String, String> holding = ways.of(tree);
-        return PlantingWays.ALL.stream()
-                .map(way -> new Offered(way, way.choose(holding.get(way.key())), ways.isOwn(tree, way)))
-                .toList();
-    }
-
-    static List<Figure> figures(TreeView tree) {
-        PlantingSection s = tree.section();
-        List<Figure> figures = new ArrayList<>();
-        if (s.hasUnion()) {
-            figures.add(Figure.of(
-                    "union",
-                    s.measured() ? "Union above the board, measured" : "Union above the board, planting day",
-                    Amount.fine(s.unionToday()),
-                    "",
-                    s::heightWorking));
-            figures.add(new Figure(
-                    "settled",
-                    Phrase.of("In the end, when it has settled"),
-                    Amount.fine(s.unionAtLast()),
-                    Phrase.of(
-                            "{} to {}",
-                            Amount.fine(s.unionToday() - s.settlingHigh().total()),
-                            Amount.fine(s.unionToday() - s.settlingLow().total())),
-                    s::heightWorking));
-        }
-        figures.add(Figure.of(
-                "flare",
-                "Flare above the board",
-                Amount.fine(s.raise()),
-                s.raise() < 0 ? "below it" : "proud",
-                s::raiseWorking));
-        if (tree.footing() != Footing.GRADE) {
-            Mound mound = Mound.of(tree.footing().height());
-            figures.add(new Figure(
-                    "mound",
-                    Phrase.of("Mound, settled"),
-                    Amount.cm(mound.height()),
-                    Phrase.of("{} placed", Amount.of(1000 * mound.placed(), Quantity.EARTH)),
-                    mound::working));
-        }
-        figures.add(Figure.of("depth", "Dig depth", Amount.cm(s.depth()), "no deeper", s::depthWorking));
-        figures.add(new Figure(
-                "width",
-                Phrase.of("Dig width"),
-                Amount.cm(s.width()),
-                Phrase.of(
-                        "{} × ball",
-                        Amount.decimal(s.width() / s.setting().tree().ballDiameter())),
-                s::widthWorking));
-        figures.add(new Figure(
-                "spoil",
-                Phrase.of("Soil out, loose"),
-                Amount.litres(s.spoil()),
-                Phrase.of("{} barrows", Amount.decimal(s.barrows())),
-                s::spoilWorking));
-        figures.add(Figure.of("compost", "Compost", Amount.litres(s.compost()), "in the hole", s::compostWorking));
-        figures.add(new Figure(
-                "mulch",
-                Phrase.of(
-                        "Mulch ring {}, {} deep, {} clear",
-                        Amount.cm(s.mulchRing()),
-                        Amount.cm(s.mulchDepth()),
-                        Amount.cm(s.mulchClear())),
-                Amount.litres(s.mulchLitres()),
-                Phrase.of("coarse"),
-                s::mulchWorking));
-        figures.add(Figure.of(
-                "lift",
-                "To lift",
-                Amount.of(s.setting().tree().weight(), Quantity.MASS),
-                s.lift().words(),
-                s::liftWorking));
-        return figures;
-    }
-
-    /** One school for the orchard, or for one tree. */
-    @PostMapping("/ways")
-    String way(
+    /** Figures and drawing while the tree is lifted or lowered: evaluated, not stored. @param raise m */
+    @GetMapping("/planting/try")
+    String tryOut(
             Scope scope,
-            FormStamp stamp,
-            @RequestParam String way,
-            @RequestParam String choice,
-            @RequestParam(required = false) String tree,
+            Reader reader,
+            Model model,
+            @RequestParam String tree,
+            @RequestParam double raise,
             @RequestParam(defaultValue = "0") int weeks) {
-        String of = tree == null || tree.isBlank() ? null : tree;
-        Way chosen = (of == null ? ALL : PlantingWays.ALL)
-                .stream()
-                        .filter(w -> w.key().equals(way) && w.offers(choice))
-                        .findFirst()
-                        .orElseThrow(NotFound::new);
-        String whose = of == null ? "" : " (" + pages.plan(scope).tree(of).label() + ")";
+        PlanView stored = pages.plan(scope);
+        Stand stand = stored.evaluation().stand(tree).orElseThrow(NotFound::new);
+        if (!stand.toPlant() || !(Math.abs(raise) <= HIGHEST)) {
+            throw new NotFound();
+        }
+        Tree of = stand.tree();
+        PlanView plan = stored.as(stored.evaluation()
+                .with(stored.evaluation()
+                        .orchard()
+                        .with(new Tree(
+                                of.id(),
+                                of.label(),
+                                of.place(),
+                                of.kind(),
+                                of.nursery(),
+                                new Tree.Ground(of.footing(), of.ground().hole().raisedTo(raise)),
+                                of.life(),
+                                of.choice()))));
+        model.addAttribute("plan", plan);
+        model.addAttribute("base", "/orchards/" + scope.orchard());
+        planting.live(model, plan, reader, PlantingPage.Look.of(tree, weeks, false));
+        return "planting/tried";
+    }
+
+    /**
+     * The hole as the grower wants it; what is left empty is the program's.
+     *
+     * @param raise flare above the board as it was dragged, m; empty where the form was sent
+     */
+    @PostMapping("/planting/{tree}/hole")
+    String own(
+            Scope scope,
+            Reader reader,
+            Model model,
+            FormStamp stamp,
+            @PathVariable String tree,
+            @RequestParam(required = false) Double raise,
+            @RequestParam(defaultValue = "0") int weeks,
+            @RequestParam Map<String, String> typed) {
+        TreeView picked = pages.plan(scope).tree(tree);
+        if (!picked.toPlant()) {
+            throw new NotFound();
+        }
+        Map<String, Object> changed = new HashMap<>();
+        Fields fields = new Fields(typed, reader.display());
+        if (raise != null && Math.abs(raise) <= HIGHEST) {
+            changed.put("holeRaise", raise);
+        } else {
+            changed.put("holeDepth", fields.optional("holeDepth", Quantity.SHORT_LENGTH, 0.05, 2));
+            changed.put("holeWidth", fields.optional("holeWidth", Quantity.SHORT_LENGTH, 0.1, 5));
+            changed.put("holeBottom", fields.optional("holeBottom", Quantity.SHORT_LENGTH, 0, 5));
+            changed.put("holeRefill", fields.optional("holeRefill", Quantity.SHORT_LENGTH, 0, 2));
+            changed.put("holeRaise", fields.optional("holeRaise", Quantity.FINE_LENGTH, -HIGHEST, HIGHEST));
+        }
+        if (fields.wrong()) {
+            PlanView again = pages.open(model, scope, StagePage.PLANTING);
+            return page(model, again, reader, PlantingPage.Look.of(tree, weeks, false), fields);
+        }
         edits.apply(
                 scope,
-                stamp.change(chosen.title() + ": " + chosen.choose(choice).name() + whose),
-                now -> List.of(taken(now, of, way, choice, stamp.revision())));
-        return "redirect:/orchards/" + scope.orchard()
-                + (of == null ? "/ways" : "/planting?tree=" + of + "&weeks=" + weeks);
-    }
-
-    @GetMapping("/ways")
-    String ways(Scope scope, Reader reader, Model model) {
-        PlanView plan = pages.open(model, scope, null);
-        model.addAttribute("ways", offered(plan, null));
-        return "planting/ways";
-    }
-
-    private static Edit taken(Plan now, String tree, String way, String choice, long base) {
-        return now.rows().ways().stream()
-                .filter(row -> row.wayKey().equals(way) && Objects.equals(row.treeId(), tree))
-                .findFirst()
-                .map(row -> Edit.change(row, base, Map.of("choice", choice)))
-                .orElseGet(() -> Edit.add(new WayRow(RowKey.fresh(now.head().id()), tree, way, choice)));
+                stamp.change("Hole of " + picked.label()),
+                now -> List.of(Edit.change(picked.row(), stamp.revision(), changed)));
+        return "redirect:/orchards/" + scope.orchard() + "/planting?tree=" + tree + "&weeks=" + weeks;
     }
 
     /** Every tree to be planted of one crop, for which one pit speaks, on a mound or on the grade. */
@@ -305,7 +200,7 @@ public class PlantingController {
     }
 
     private String measuring(Model model, PlanView plan, Reader reader, TreeView tree, Fields fields) {
-        section(model, plan, reader, tree, 0);
+        planting.show(model, plan, reader, PlantingPage.Look.of(tree.id(), 0, false));
         model.addAttribute("nursery", NurseryDrawing.of(tree));
         model.addAttribute("fields", fields);
         model.addAttribute("signs", LabelSigns.of(tree.variety().crop()));
@@ -396,11 +291,14 @@ public class PlantingController {
         Double height = picked.section().hasUnion()
                 ? Double.valueOf(fields.required("height", Quantity.FINE_LENGTH, -0.5, 2))
                 : fields.optional("height", Quantity.FINE_LENGTH, -0.5, 2);
+        if (PlantingPage.wallsAsked(picked.section()) && !fields.ticked("walls")) {
+            fields.complain(
+                    "walls",
+                    "Look at the walls first: a polished wall in heavy soil acts as a pot. Break it all round.");
+        }
         if (fields.wrong()) {
             PlanView again = pages.open(model, scope, StagePage.PLANTING);
-            section(model, again, reader, again.tree(tree), 0);
-            model.addAttribute("fields", fields);
-            return "planting/planting";
+            return page(model, again, reader, PlantingPage.Look.of(tree, 0, false), fields);
         }
         edits.apply(
                 scope,
@@ -425,62 +323,5 @@ public class PlantingController {
             all.add(Edit.add(new MeasureRow(key, row.id(), day, height, UnionMeasure.Kind.AS_PLANTED)));
         }
         return all;
-    }
-
-    /** The printed card of one tree. */
-    @GetMapping("/planting/{tree}/card.pdf")
-    ResponseEntity<byte[]> card(
-            Scope scope, Reader reader, @PathVariable String tree, @RequestParam(defaultValue = "A4") String paper) {
-        PlanView plan = pages.plan(scope);
-        TreeView picked = plan.tree(tree);
-        return pdf(
-                "planting-card-" + picked.label(),
-                cards(plan, List.of(picked), reader, CardPrinter.Paper.of(paper, 1)));
-    }
-
-    /** The cards of all trees that are to be planted. */
-    @GetMapping("/planting/cards.pdf")
-    ResponseEntity<byte[]> cards(
-            Scope scope,
-            Reader reader,
-            @RequestParam(defaultValue = "A4") String paper,
-            @RequestParam(defaultValue = "1") int per) {
-        PlanView plan = pages.plan(scope);
-        List<TreeView> toPlant = plan.trees().stream().filter(TreeView::toPlant).toList();
-        if (toPlant.isEmpty()) {
-            throw new NotFound();
-        }
-        return pdf("planting-cards", cards(plan, toPlant, reader, CardPrinter.Paper.of(paper, per)));
-    }
-
-    private byte[] cards(PlanView plan, List<TreeView> trees, Reader reader, CardPrinter.Paper paper) {
-        return printer.cards(
-                plan.head().name(),
-                trees.stream().map(tree -> card(plan, tree)).toList(),
-                reader,
-                plan.rows().settings().plantingDate(),
-                paper);
-    }
-
-    private static CardPrinter.Card card(PlanView plan, TreeView tree) {
-        List<Phrase> doubts = new ArrayList<>();
-        tree.stops().forEach(stop -> doubts.add(Phrase.of("Stop. {}", stop.headline())));
-        plan.judged(Room.PLANTING).about(tree.subject()).stream()
-                .filter(f -> f.standing() == Standing.DOUBTFUL)
-                .forEach(f -> doubts.add(f.headline()));
-        return new CardPrinter.Card(
-                tree, figures(tree), SectionDrawing.of(tree.section(), Optional.ofNullable(tree.pit()), 0), doubts);
-    }
-
-    private static ResponseEntity<byte[]> pdf(String name, byte[] pdf) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename(name + ".pdf")
-                                .build()
-                                .toString())
-                .body(pdf);
     }
 }

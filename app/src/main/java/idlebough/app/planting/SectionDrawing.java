@@ -1,6 +1,9 @@
 package idlebough.app.planting;
 
+import idlebough.app.tree.Plate;
 import idlebough.app.web.Sheet;
+import idlebough.app.web.TreeView;
+import idlebough.core.crop.Form;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Footing;
@@ -13,14 +16,17 @@ import java.util.Optional;
  *
  * @param pit that speaks for the place
  * @param mound it stands on; empty on the grade
+ * @param tree as it comes, its flare where it stands by then
  */
 public record SectionDrawing(
-        PlantingSection section, Optional<SoilPit> pit, int weeks, Sheet sheet, Optional<Mound> mound) {
+        PlantingSection section, Optional<SoilPit> pit, int weeks, Sheet sheet, Optional<Mound> mound, Plate tree) {
     private static final double USUAL_TOPSOIL = 0.25;
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
+    /** Bare roots are spread over a cone: they lie flatter than they hang. */
+    private static final double SPREAD = 0.78;
 
-    public static SectionDrawing of(PlantingSection section, Optional<SoilPit> pit, int weeks) {
+    static SectionDrawing of(PlantingSection section, Optional<SoilPit> pit, int weeks, TreeView tree) {
         Footing footing = section.setting().footing();
         Optional<Mound> mound = footing == Footing.GRADE ? Optional.empty() : Optional.of(Mound.of(footing.height()));
         double half = Math.max(
@@ -28,7 +34,16 @@ public record SectionDrawing(
                 mound.map(raised -> raised.base() / 2 + 0.05).orElse(0.0));
         double down = section.depth() + 0.25 + footing.height();
         double scale = Math.min(Math.min(290 / half, 250 / down), 290);
-        return new SectionDrawing(section, pit, weeks, new Sheet(726, 660, scale, CENTRE, BOARD), mound);
+        Sheet sheet = new Sheet(726, 660, scale, CENTRE, BOARD);
+        boolean bare = section.setting().tree().form() == Form.BARE;
+        double flare = section.raise() - section.settling().after(weeks);
+        return new SectionDrawing(
+                section,
+                pit,
+                weeks,
+                sheet,
+                mound,
+                Plate.of(NurseryDrawing.figure(tree, bare ? SPREAD : 1), sheet.x(0), sheet.y(flare), scale));
     }
 
     /** 1 when the stake stands on the left (storms from the west), −1 on the right. */

@@ -2,19 +2,15 @@ package idlebough.app.planting;
 
 import idlebough.app.web.Sheet;
 import idlebough.app.web.Svg;
-import idlebough.core.crop.Form;
+import idlebough.core.planting.Basin;
 import idlebough.core.planting.PlantingSection;
+import idlebough.core.planting.Stake;
 import idlebough.core.site.Mound;
-import java.util.Arrays;
-import java.util.List;
 
 /** The outlines of the cross-section as SVG paths, page units; only what is measured is to scale. */
 public final class SectionPaths {
-    /** How far out each root ends, shares of half the ball. */
-    private static final double[] ROOTS = {-0.85, -0.6, -0.3, -0.05, 0.25, 0.55, 0.85};
-
     private static final double TOP_OF_SHEET = 60;
-    private static final double BESIDE_BALL = 16;
+    private static final double MESH_DEEP = 0.23;
     private final SectionDrawing drawing;
     private final PlantingSection section;
     private final Sheet sheet;
@@ -31,7 +27,6 @@ public final class SectionPaths {
     private final double ball;
     private final double mulch;
     private final double deep;
-    private final double high;
 
     SectionPaths(SectionDrawing drawing) {
         this.drawing = drawing;
@@ -46,11 +41,6 @@ public final class SectionPaths {
         this.ball = sheet.size(section.setting().tree().ballDiameter() / 2);
         this.mulch = sheet.size(section.mulchRing() / 2);
         this.deep = sheet.size(section.depth());
-        this.high = sheet.size(section.setting().tree().ballHeight());
-    }
-
-    public boolean bare() {
-        return section.setting().tree().form() == Form.BARE;
     }
 
     public String mound() {
@@ -61,7 +51,55 @@ public final class SectionPaths {
     }
 
     public String hole() {
-        return Svg.path("M# #v#h#v#z", x - hole, board, deep, 2 * hole, -deep);
+        double bottom = section.setting()
+                .ground()
+                .hole()
+                .bottom()
+                .map(wide -> sheet.size(wide / 2))
+                .orElse(hole);
+        return Svg.path("M# #L# #H#L# #z", x - hole, board, x - bottom, board + deep, x + bottom, x + hole, board);
+    }
+
+    /** The mesh inside the wall, both sides. */
+    public String mesh() {
+        double down = sheet.size(MESH_DEEP);
+        return Svg.path("M# #v#M# #v#", x - hole + 3, board, down, x + hole - 3, board, down);
+    }
+
+    /** The ring that holds water: its crest on both sides, of a crescent on the right alone. */
+    public String basin() {
+        Basin basin = section.basin().orElseThrow();
+        double high = sheet.size(basin.height());
+        double wide = sheet.size(basin.width());
+        String right =
+                Svg.path("M# #L# #L# #z", x + hole, board, x + hole + wide / 2, board - high, x + hole + wide, board);
+        return basin.kind() == Basin.Kind.CRESCENT
+                ? right
+                : right
+                        + Svg.path(
+                                "M# #L# #L# #z",
+                                x - hole,
+                                board,
+                                x - hole - wide / 2,
+                                board - high,
+                                x - hole - wide,
+                                board);
+    }
+
+    /** Ties from stake to stem, slack. */
+    public String ties() {
+        Stake stake = section.stake().orElseThrow();
+        double at = x
+                - drawing.flip()
+                        * sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        StringBuilder ties = new StringBuilder();
+        for (double height : stake.ties()) {
+            double y = board - sheet.size(height);
+            if (y > TOP_OF_SHEET) {
+                ties.append(Svg.path("M# #Q# # # #", at, y, (at + x) / 2, y + 9, x, y));
+            }
+        }
+        return ties.toString();
     }
 
     /** The soil that rises from the edge of the hole to the flare. */
@@ -79,24 +117,6 @@ public final class SectionPaths {
                 flare + 2,
                 x + hole + 14,
                 board);
-    }
-
-    public String ball() {
-        return Svg.path(
-                "M# #L# #H#L# #z", x - ball, flare, x - 0.85 * ball, flare + high, x + 0.85 * ball, x + ball, flare);
-    }
-
-    public List<String> roots() {
-        return Arrays.stream(ROOTS)
-                .mapToObj(out -> Svg.path(
-                        "M# #Q# # # #",
-                        x,
-                        flare + 4,
-                        x + out * ball * 0.4,
-                        flare + high * 0.35,
-                        x + out * ball,
-                        flare + high * (0.92 - 0.25 * Math.abs(out))))
-                .toList();
     }
 
     public String mulch() {
@@ -125,55 +145,12 @@ public final class SectionPaths {
 
     /** To windward, outside the ball. */
     public String stake() {
-        double at = x - drawing.flip() * (ball + BESIDE_BALL);
-        double top = Math.max(TOP_OF_SHEET, board - sheet.size(section.stakeAbove()));
-        return Svg.path(
-                "M# #h8V#l-4 12l-4 -12z", at - 4, top, board + sheet.size(section.stake() - section.stakeAbove()));
-    }
-
-    /** From the flare to the bend of the union. */
-    public String rootstock() {
-        return Svg.path(
-                "M# #L# #Q# # # #H#Q# # # #L# #z",
-                x - 6,
-                flare + 4,
-                x - 5,
-                union,
-                x - 10,
-                union - 6,
-                x - 3,
-                union - 16,
-                x + 3,
-                x + 6,
-                union - 6,
-                x + 5,
-                union,
-                x + 6,
-                flare + 4);
-    }
-
-    public String scion() {
-        return Svg.path("M# #V90H#V#z", x - 3, union - 15, x + 3, union - 15);
-    }
-
-    /** The stem of a tree on its own roots. */
-    public String seedling() {
-        return Svg.path("M# #L# 90H#L# #z", x - 6, flare + 4, x - 2, x + 2, x + 6, flare + 4);
-    }
-
-    public String branches() {
-        return Svg.path(
-                "M# 150Q# 130 # 92M# 180Q# 160 # 118M# 122Q# 105 # 70M# 92V50",
-                x,
-                x + 44,
-                x + 60,
-                x,
-                x - 50,
-                x - 72,
-                x,
-                x - 30,
-                x - 44,
-                x);
+        Stake stake = section.stake().orElseThrow();
+        double at = x
+                - drawing.flip()
+                        * sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        double top = Math.max(TOP_OF_SHEET, board - sheet.size(stake.above()));
+        return Svg.path("M# #h8V#l-4 12l-4 -12z", at - 4, top, board + sheet.size(stake.buried()));
     }
 
     public String board() {
@@ -217,11 +194,21 @@ public final class SectionPaths {
 
     /** @param metres that the scale bar is long */
     public String bar(double metres) {
-        return Svg.path("M0 -4v8m0 -4h#m0 -4v8", sheet.size(metres));
+        return bar(metres, sheet);
+    }
+
+    /** The same on another sheet. */
+    public String bar(double metres, Sheet on) {
+        return Svg.path("M0 -4v8m0 -4h#m0 -4v8", on.size(metres));
     }
 
     /** Where the words of the scale bar begin. */
     public double barEnd(double metres) {
-        return sheet.size(metres) + 6;
+        return barEnd(metres, sheet);
+    }
+
+    /** The same on another sheet. */
+    public double barEnd(double metres, Sheet on) {
+        return on.size(metres) + 6;
     }
 }

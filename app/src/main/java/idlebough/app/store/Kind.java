@@ -1,6 +1,7 @@
 package idlebough.app.store;
 
 import idlebough.core.site.Tree;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,6 +23,7 @@ public enum Kind {
     PEG("peg", PegRow.class, true),
     PEG_CHECK("peg_check", PegCheckRow.class, true),
     TREE("tree", TreeRow.class, true),
+    ARRIVAL("arrival", ArrivalRow.class, true),
     MEASURE("union_measure", MeasureRow.class, true),
     NOTE("note", NoteRow.class, true),
     DONE("task_done", DoneRow.class, true);
@@ -31,6 +33,9 @@ public enum Kind {
             TREE, Set.of("state", "plantedOn", "unionAboveFlare"),
             PEG, Set.of("setOut"),
             TEST, Set.of("readings", "waterEntered", "waterDepth"));
+
+    /** Kinds that record what happened. */
+    private static final Set<Kind> RECORDS = EnumSet.of(MEASURE, NOTE, DONE, PEG_CHECK, ARRIVAL);
 
     private final String table;
     private final boolean deletable;
@@ -68,7 +73,7 @@ public enum Kind {
 
     /** The right that a new row of this kind takes. */
     Right rightToAdd() {
-        return this == MEASURE || this == NOTE || this == DONE || this == PEG_CHECK ? Right.RECORD : Right.PLAN;
+        return RECORDS.contains(this) ? Right.RECORD : Right.PLAN;
     }
 
     /** The right that a change of these fields takes. */

@@ -1,6 +1,7 @@
 package idlebough.app.store;
 
 import idlebough.core.almanac.Gates;
+import idlebough.core.crop.Arrival;
 import idlebough.core.crop.Catalogue;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.judge.Ways;
@@ -116,14 +117,17 @@ public final class OrchardOfRows {
         rows.trees()
                 .forEach(tree -> byPeg.computeIfAbsent(tree.pegId(), peg -> new ArrayList<>())
                         .add(tree));
+        Map<String, Arrival> arrivals = new HashMap<>();
+        rows.arrivals().forEach(arrival -> arrivals.put(arrival.treeId(), arrival.arrival()));
         List<Tree> trees = new ArrayList<>();
         for (PegRow peg : rows.pegs()) {
-            byPeg.getOrDefault(peg.id(), List.of()).forEach(tree -> trees.add(tree(tree, peg)));
+            byPeg.getOrDefault(peg.id(), List.of())
+                    .forEach(tree -> trees.add(tree(tree, peg, arrivals.getOrDefault(tree.id(), Arrival.NOT_SEEN))));
         }
         return trees;
     }
 
-    private static Tree tree(TreeRow row, PegRow peg) {
+    private static Tree tree(TreeRow row, PegRow peg, Arrival arrival) {
         TreeRow.Nursery nursery = row.nursery();
         return new Tree(
                 row.id(),
@@ -138,8 +142,9 @@ public final class OrchardOfRows {
                         nursery.ballDiameter(),
                         nursery.ballHeight(),
                         Optional.ofNullable(nursery.unionAboveFlare()),
-                        nursery.stem()),
-                row.footing() == null ? Footing.GRADE : row.footing(),
+                        nursery.stem(),
+                        arrival),
+                new Tree.Ground(row.footing() == null ? Footing.GRADE : row.footing(), hole(row.hole())),
                 new Tree.Life(
                         row.life().state(),
                         Optional.ofNullable(row.life().plantedOn()),
@@ -147,14 +152,30 @@ public final class OrchardOfRows {
                 Optional.ofNullable(row.choiceId()));
     }
 
+    private static Tree.Hole hole(TreeRow.Hole own) {
+        return own == null
+                ? Tree.Hole.PROPOSED
+                : new Tree.Hole(
+                        Optional.ofNullable(own.holeDepth()),
+                        Optional.ofNullable(own.holeWidth()),
+                        Optional.ofNullable(own.holeBottom()),
+                        Optional.ofNullable(own.holeRefill()),
+                        Optional.ofNullable(own.holeRaise()));
+    }
+
     private static Ways ways(List<WayRow> rows) {
         Map<String, String> ofOrchard = new HashMap<>();
+        Map<String, Map<String, String>> ofCrops = new HashMap<>();
         Map<String, Map<String, String>> ofTrees = new HashMap<>();
         for (WayRow row : rows) {
-            (row.treeId() == null ? ofOrchard : ofTrees.computeIfAbsent(row.treeId(), tree -> new HashMap<>()))
-                    .put(row.wayKey(), row.choice());
+            Map<String, String> of = row.treeId() != null
+                    ? ofTrees.computeIfAbsent(row.treeId(), tree -> new HashMap<>())
+                    : row.cropKey() != null
+                            ? ofCrops.computeIfAbsent(row.cropKey(), crop -> new HashMap<>())
+                            : ofOrchard;
+            of.put(row.wayKey(), row.choice());
         }
-        return new Ways(ofOrchard, ofTrees);
+        return new Ways(ofOrchard, ofCrops, ofTrees);
     }
 
     private static Orchard.Observations observations(Rows rows) {

@@ -31,6 +31,7 @@ public class Purge {
             "variety_own",
             "variety_pin",
             "peg_check",
+            "arrival",
             "own_entry",
             "way_choice",
             "plan",

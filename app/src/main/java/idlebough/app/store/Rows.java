@@ -119,6 +119,15 @@ public final class Rows {
                 .findFirst();
     }
 
+    public List<ArrivalRow> arrivals() {
+        return all(Kind.ARRIVAL);
+    }
+
+    /** Of a tree; empty while nobody looked. */
+    public Optional<ArrivalRow> arrivalOf(String tree) {
+        return arrivals().stream().filter(row -> row.treeId().equals(tree)).findFirst();
+    }
+
     public List<PegCheckRow> pegChecks() {
         return all(Kind.PEG_CHECK);
     }

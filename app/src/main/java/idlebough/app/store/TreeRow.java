@@ -11,8 +11,17 @@ import java.util.List;
  *
  * @param choiceId null for a tree that was there before
  */
-public record TreeRow(RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life)
+public record TreeRow(
+        RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life, Hole hole)
         implements Row {
+
+    /** In the hole that the program proposes. */
+    public TreeRow(RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life) {
+        this(key, pegId, choiceId, what, nursery, footing, life, new Hole(null, null, null, null, null));
+    }
+
+    /** As the grower wants it or has dug it, m; null where the program's is taken. */
+    public record Hole(Double holeDepth, Double holeWidth, Double holeBottom, Double holeRefill, Double holeRaise) {}
 
     /**
      * @param rootstockKey null while none is chosen

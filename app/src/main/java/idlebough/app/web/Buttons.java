@@ -63,6 +63,10 @@ public final class Buttons {
         on(LayoutRemedy.SeePeg.class, r -> leads(r, "/layout/pegs#peg-" + r.tree()));
         on(IrrigationRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
         on(PlantingRemedy.ChooseDate.class, r -> leads(r, "/almanac#planting-date"));
+        on(
+                PlantingRemedy.SetDate.class,
+                r -> does(r, "/almanac", Map.of("plantingDate", r.day().toString())));
+        on(PlantingRemedy.LookAgain.class, r -> leads(r, "/planting/" + r.tree() + "/arrival"));
         on(PlantingRemedy.EnterTree.class, r -> leads(r, "/planting/" + r.tree()));
         on(PlantingRemedy.MeasureAgain.class, r -> leads(r, "/planting?tree=" + r.tree() + "#as-planted"));
         on(DaybookRemedy.MeasureUnion.class, r -> leads(r, "/daybook?tree=" + r.tree() + "#measure"));

@@ -183,7 +183,10 @@ public record PlantingSection(
         }
         double dug = dug(setting);
         // Dug less deep than it asks, the tree stands as much prouder.
-        double stands = dug > 0 && dug < ball - raise - 1e-9 && deep(setting) == 0 ? ball - dug : raise;
+        Optional<Double> wished = setting.ground().hole().raise();
+        double stands = wished.isPresent()
+                ? wished.get()
+                : dug > 0 && dug < ball - raise - 1e-9 && deep(setting) == 0 ? ball - dug : raise;
         return new PlantingSection(
                 setting,
                 stands,
@@ -256,6 +259,10 @@ public record PlantingSection(
     }
 
     private static double chosen(Setting setting, double low, double high) {
+        Optional<Double> wished = setting.ground().hole().raise();
+        if (wished.isPresent()) {
+            return wished.get();
+        }
         if (deep(setting) > 0) {
             return -deep(setting);
         }
@@ -634,6 +641,10 @@ public record PlantingSection(
                     fine(settlingHigh.total()));
             return;
         }
+        if (setting.ground().hole().raise().isPresent()) {
+            steps.step("set by you: {} above the board", fine(raise));
+            return;
+        }
         steps.step(
                         "usual in {}: {} ({} to {})",
                         soil.name(),
@@ -658,7 +669,12 @@ public record PlantingSection(
         return Working.of("How {} comes about", cm(depth))
                 .step("{} from flare to base of the ball", cm(setting.tree().ballHeight()))
                 .step("− {} flare above the board", fine(raise))
-                .step("= {}, no deeper: loose fill sinks and takes the tree with it", cm(depth))
+                .step(
+                        below() > STEP
+                                ? "dug to {} all the same: {} of loose soil lie under it and sink"
+                                : "= {}, no deeper: loose fill sinks and takes the tree with it",
+                        cm(depth),
+                        cm(below()))
                 .sensitive("Most sensitive to where the flare really is: dig it free before measuring.")
                 .from(DIG);
     }

@@ -1,8 +1,6 @@
 package idlebough.core.planting;
 
-import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
-import idlebough.core.measure.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,11 +13,14 @@ import java.util.Optional;
  * @param why it is so
  * @param against what else was wished and gives way
  */
-public record Turning(Phrase what, Optional<Double> bearing, Phrase why, List<Phrase> against) {
+public record Turning(Phrase what, Optional<Double> bearing, Phrase why, List<Gives> against) {
     private static final double SOUTH = 180;
     private static final double FULL = 360;
     /** Wishes that differ by less do not pull apart, degrees. */
     private static final double SAME = 45;
+
+    /** Another part that would face elsewhere, true, degrees, and gives way. */
+    public record Gives(Phrase what, double bearing) {}
 
     /** A part of the tree, where it should face, and the reason. */
     private record Wish(String school, Phrase what, double bearing, Phrase why) {}
@@ -48,10 +49,7 @@ public record Turning(Phrase what, Optional<Double> bearing, Phrase why, List<Ph
                 first.why(),
                 wishes.stream()
                         .filter(wish -> wish != first && apart(wish.bearing(), first.bearing()) > SAME)
-                        .map(wish -> Phrase.of(
-                                "{} would face {} and gives way: turn it there as far as both let you",
-                                wish.what(),
-                                Amount.of(wish.bearing(), Quantity.BEARING)))
+                        .map(wish -> new Gives(wish.what(), wish.bearing()))
                         .toList());
     }
 

@@ -54,11 +54,26 @@ public record Tree(
      * @param width at the top
      * @param bottom width at the bottom
      * @param refill loose soil that was put back under the ball or the roots
+     * @param raise how far above the board the flare is set
      */
     public record Hole(
-            Optional<Double> depth, Optional<Double> width, Optional<Double> bottom, Optional<Double> refill) {
+            Optional<Double> depth,
+            Optional<Double> width,
+            Optional<Double> bottom,
+            Optional<Double> refill,
+            Optional<Double> raise) {
         public static final Hole PROPOSED =
-                new Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+                new Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        /** With the tree where the program sets it. */
+        public Hole(Optional<Double> depth, Optional<Double> width, Optional<Double> bottom, Optional<Double> refill) {
+            this(depth, width, bottom, refill, Optional.empty());
+        }
+
+        /** The same with the flare so far above the board, m. */
+        public Hole raisedTo(double metres) {
+            return new Hole(depth, width, bottom, refill, Optional.of(metres));
+        }
 
         public boolean own() {
             return !equals(PROPOSED);

@@ -303,7 +303,7 @@ class HoleTest {
         assertThat(Turning.of("old", true, 45, around).bearing()).isEmpty();
         boolean pulls = Math.min(storm, 360 - storm) > 45;
         assertThat(Turning.of("sun", true, 45, around).against().stream()
-                        .anyMatch(gives -> gives.arguments().get(0).toString().contains("roots")))
+                        .anyMatch(gives -> gives.what().pattern().contains("roots")))
                 .isEqualTo(pulls);
     }
 
