@@ -71,7 +71,7 @@ class RoutesTest {
 
     private static String query(Route route) {
         return route.path().endsWith("/try")
-                ? "?tree=" + NONE + "&x=1&y=1&feature=" + NONE + "&points=1%201;2%202"
+                ? "?tree=" + NONE + "&x=1&y=1&raise=0.1&feature=" + NONE + "&points=1%201;2%202"
                 : route.path().endsWith("/springs.csv") ? "?variety=apple-cox" : "";
     }
 
@@ -202,7 +202,7 @@ class RoutesTest {
 
         Asked with(Map<String, String> ids) {
             Map<String, String> filled = new LinkedHashMap<>();
-            fields.forEach((name, value) -> filled.put(name, fill(value, ids)));
+            fields.forEach((name, value) -> filled.put(fill(name, ids), fill(value, ids)));
             return new Asked(fill(path, ids), right, filled);
         }
 

@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param clear radius of the bare ground round the stem
  * @param mesh whether a ring of mesh lines the wall
  * @param basin outline of what is heaped; empty where nothing is
+ * @param downhill transform of what is heaped, so that a crescent lies on the low side
  * @param stakes where they stand
  * @param turned transform of the arrow that shows to which side it is turned; empty where a tag tells it
  * @param storm transform of the arrow of the storms; empty when not known
@@ -28,6 +29,7 @@ public record AboveDrawing(
         double clear,
         boolean mesh,
         Optional<String> basin,
+        String downhill,
         List<String> stakes,
         Optional<String> turned,
         Optional<String> storm) {
@@ -38,7 +40,7 @@ public record AboveDrawing(
     private static final double HALF = 180;
 
     static AboveDrawing of(PlantingSection section) {
-        double half = Math.max(section.mulchRing(), section.width()) / 2 + 0.35;
+        double half = Math.max(section.mulchRing(), section.width()) / 2 + 0.2;
         double scale = ROOM / half;
         Sheet sheet = new Sheet(726, 660, scale, X, Y);
         return new AboveDrawing(
@@ -49,6 +51,8 @@ public record AboveDrawing(
                 sheet.size(section.mulchClear() + section.setting().tree().stem() / 2),
                 section.mesh() > 0,
                 section.basin().map(basin -> basin(basin, sheet)),
+                Svg.translate(X, Y) + " "
+                        + Svg.turned(section.setting().around().downhill() - HALF),
                 section.stake().map(stake -> stakes(stake, section, sheet)).orElse(List.of()),
                 section.turning().bearing().map(AboveDrawing::arrow),
                 section.setting().stormWind().map(AboveDrawing::arrow));
@@ -58,12 +62,12 @@ public record AboveDrawing(
         return Svg.translate(X, Y) + " " + Svg.turned(bearing);
     }
 
-    /** The crest of the ring; of a crescent its lower half, which is drawn to the south. */
+    /** The crest of the ring about 0, 0; of a crescent its lower half, which is drawn to the south and turned. */
     private static String basin(Basin basin, Sheet sheet) {
         double r = sheet.size(basin.inner() / 2 + basin.width() / 2);
         return basin.kind() == Basin.Kind.CRESCENT
-                ? Svg.path("M# #A# # 0 0 0 # #", X - r, Y, r, r, X + r, Y)
-                : Svg.path("M# #a# # 0 1 0 # 0a# # 0 1 0 # 0z", X - r, Y, r, r, 2 * r, r, r, -2 * r);
+                ? Svg.path("M# 0A# # 0 0 0 # 0", -r, r, r, r)
+                : Svg.path("M# 0a# # 0 1 0 # 0a# # 0 1 0 # 0z", -r, r, r, 2 * r, r, r, -2 * r);
     }
 
     /** To windward, or on a line across the wind, or at thirds of the round. */

@@ -5,34 +5,124 @@ import idlebough.app.store.Scope;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
+import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
 import idlebough.core.judge.Figure;
+import idlebough.core.judge.Finding;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Standing;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.planting.UnionMeasure;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** What is printed for the planting day. */
 @Controller
 @RequestMapping("/orchards/{orchard}")
 public class CardController {
+    /** So many of the last planting days are offered. */
+    private static final int LATELY = 12;
+
     private final Pages pages;
     private final CardPrinter printer;
+    private final Clock clock;
 
-    CardController(Pages pages, CardPrinter printer) {
+    CardController(Pages pages, CardPrinter printer, Clock clock) {
         this.pages = pages;
         this.printer = printer;
+        this.clock = clock;
+    }
+
+    /** What can be printed for the day. */
+    @GetMapping("/planting/print")
+    String print(Scope scope, Reader say, Model model) {
+        PlanView plan = pages.open(model, scope, StagePage.PLANTING);
+        model.addAttribute(
+                "toPlant", plan.trees().stream().filter(TreeView::toPlant).count());
+        model.addAttribute(
+                "standing", plan.trees().stream().filter(TreeView::planted).count());
+        model.addAttribute(
+                "days",
+                plan.trees().stream()
+                        .map(tree -> tree.row().life().plantedOn())
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .sorted(Comparator.reverseOrder())
+                        .limit(LATELY)
+                        .toList());
+        model.addAttribute("sizes", CardPrinter.Label.values());
+        return "planting/print";
+    }
+
+    /** A label for every tree that stands or will. @param trees empty for all, “planned” or “standing” for those */
+    @GetMapping("/planting/labels.pdf")
+    ResponseEntity<byte[]> labels(
+            Scope scope,
+            Reader say,
+            HttpServletRequest request,
+            @RequestParam(defaultValue = "") String trees,
+            @RequestParam(defaultValue = "MIDDLE") CardPrinter.Label size,
+            @RequestParam(defaultValue = "A4") String paper) {
+        PlanView plan = pages.plan(scope);
+        List<TreeView> labelled = plan.trees().stream()
+                .filter(tree -> trees.isEmpty()
+                        || (trees.equals("planned") ? tree.toPlant() : trees.equals("standing") && tree.planted()))
+                .toList();
+        if (labelled.isEmpty()) {
+            throw new NotFound();
+        }
+        String address = ServletUriComponentsBuilder.fromContextPath(request)
+                .path("/orchards/" + scope.orchard() + "/planting?tree=")
+                .toUriString();
+        return pdf("labels", printer.labels(plan.head().name(), labelled, address, say, size, paper.equals("Letter")));
+    }
+
+    /** What was planted on a day: as planned and as it stands. */
+    @GetMapping("/planting/report.pdf")
+    ResponseEntity<byte[]> report(
+            Scope scope,
+            Reader say,
+            @RequestParam(required = false) LocalDate day,
+            @RequestParam(defaultValue = "A4") String paper) {
+        PlanView plan = pages.plan(scope);
+        LocalDate of = day == null ? LocalDate.now(clock.withZone(plan.head().zone())) : day;
+        List<CardPrinter.Planted> planted = plan.trees().stream()
+                .filter(tree -> of.equals(tree.row().life().plantedOn()))
+                .map(tree -> planted(plan, tree))
+                .toList();
+        return pdf("planted-" + of, printer.report(plan.head().name(), of, planted, say, paper.equals("Letter")));
+    }
+
+    private static CardPrinter.Planted planted(PlanView plan, TreeView tree) {
+        PlantingSection planned = plan.evaluation().planting().sectionOf(tree.id());
+        Optional<Double> measured =
+                plan.evaluation().daybook().unions().asPlanted(tree.id()).map(UnionMeasure::height);
+        return new CardPrinter.Planted(
+                tree,
+                planned.hasUnion() ? planned.unionToday() : planned.raise(),
+                measured,
+                plan.judged(Room.PLANTING).about(tree.subject()).stream()
+                        .filter(finding -> !finding.isSound())
+                        .map(Finding::headline)
+                        .toList());
     }
 
     /** The printed card of one tree. */

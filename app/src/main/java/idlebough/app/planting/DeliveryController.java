@@ -25,6 +25,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -203,6 +204,63 @@ public class DeliveryController {
                                 Arrival.Joint.NOT_SEEN),
                         new ArrivalRow.Measured(null, null),
                         kept)));
+    }
+
+    /** Unions of all grafted trees to be planted, as one form. */
+    @GetMapping("/unions")
+    String unions(Scope scope, Reader say, Model model) {
+        PlanView plan = pages.open(model, scope, StagePage.PLANTING);
+        Fields fields = Fields.blank(say.display());
+        grafted(plan)
+                .forEach(tree -> fields.put(field(tree), tree.row().nursery().unionAboveFlare(), Quantity.FINE_LENGTH));
+        return unions(model, plan, fields);
+    }
+
+    private static String unions(Model model, PlanView plan, Fields fields) {
+        model.addAttribute("rows", grafted(plan));
+        model.addAttribute("fields", fields);
+        return "planting/unions";
+    }
+
+    private static String field(TreeView tree) {
+        return "u-" + tree.id();
+    }
+
+    private static List<TreeView> grafted(PlanView plan) {
+        return plan.trees().stream()
+                .filter(tree -> tree.toPlant() && tree.section().hasUnion())
+                .toList();
+    }
+
+    @PostMapping("/unions")
+    String unions(Scope scope, Reader say, Model model, FormStamp stamp, @RequestParam Map<String, String> typed) {
+        PlanView plan = pages.plan(scope);
+        Fields fields = new Fields(typed, say.display());
+        // What is shown is rounded: a figure that nobody changed stays as it was measured.
+        Fields stood = Fields.blank(say.display());
+        Map<TreeView, Double> measured = new LinkedHashMap<>();
+        for (TreeView tree : grafted(plan)) {
+            Double before = tree.row().nursery().unionAboveFlare();
+            stood.put(field(tree), before, Quantity.FINE_LENGTH);
+            if (fields.typed(field(tree))) {
+                boolean same = stood.value(field(tree)).equals(fields.value(field(tree)));
+                measured.put(tree, same ? before : fields.optional(field(tree), Quantity.FINE_LENGTH, 0, 1));
+            }
+        }
+        if (fields.wrong()) {
+            return unions(model, pages.open(model, scope, StagePage.PLANTING), fields);
+        }
+        edits.apply(
+                scope,
+                stamp.change("Measured " + measured.size() + (measured.size() == 1 ? " union" : " unions")),
+                now -> measured.entrySet().stream()
+                        .map(each -> {
+                            Map<String, Object> own = new HashMap<>();
+                            own.put("unionAboveFlare", each.getValue());
+                            return Edit.change(each.getKey().row(), stamp.revision(), own);
+                        })
+                        .toList());
+        return "redirect:/orchards/" + scope.orchard() + "/planting/unions";
     }
 
     @GetMapping("/{tree}/arrival")

@@ -17,13 +17,46 @@ import java.util.Optional;
  *
  * @param union measure from flare to union; empty on own roots
  * @param wide and deep: measures of the ball or the roots
+ * @param pointers to what is looked at on arrival
  */
-public record NurseryDrawing(Plate person, Plate tree, Optional<Measure> union, Measure wide, Measure deep) {
+public record NurseryDrawing(
+        Plate person, Plate tree, Optional<Measure> union, Measure wide, Measure deep, Pointers pointers) {
     private static final double SCALE = 225;
     private static final double GROUND = 470;
     private static final double PERSON = 170;
     private static final double TREE = 430;
     private static final double WIDE = 0.8;
+
+    /** Lines from the parts of the tree to what is asked of them, and how high each is. */
+    public record Pointers(String path, double tip, double middle, double union, double roots) {
+        private static final double WORDS = 590;
+
+        static Pointers of(double height, double union, double deep) {
+            double tip = GROUND - height;
+            double middle = GROUND - height / 2;
+            double join = GROUND - union;
+            double roots = GROUND + deep / 2;
+            return new Pointers(
+                    Svg.path(
+                            "M# #H#M# #H#M# #H#M# #H#",
+                            TREE + 12,
+                            tip,
+                            WORDS,
+                            TREE + 70,
+                            middle,
+                            WORDS,
+                            TREE + 10,
+                            join,
+                            WORDS,
+                            TREE + 60,
+                            roots,
+                            WORDS),
+                    tip,
+                    middle,
+                    join,
+                    roots);
+        }
+    }
 
     /** A measure with its ends, and where its words stand. */
     public record Measure(String path, double x, double y, double metres) {}
@@ -74,7 +107,8 @@ public record NurseryDrawing(Plate person, Plate tree, Optional<Measure> union, 
                         TREE,
                         GROUND + deep + 42,
                         comes.ballDiameter()),
-                upright(beside, GROUND, GROUND + deep, comes.ballHeight()));
+                upright(beside, GROUND, GROUND + deep, comes.ballHeight()),
+                Pointers.of(comes.height() * SCALE, up, deep));
     }
 
     private static Measure upright(double x, double top, double low, double metres) {

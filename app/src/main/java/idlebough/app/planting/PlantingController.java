@@ -100,8 +100,8 @@ public class PlantingController {
             Scope scope,
             Reader reader,
             Model model,
-            @RequestParam String tree,
-            @RequestParam double raise,
+            @RequestParam(defaultValue = "") String tree,
+            @RequestParam(defaultValue = "NaN") double raise,
             @RequestParam(defaultValue = "0") int weeks) {
         PlanView stored = pages.plan(scope);
         Stand stand = stored.evaluation().stand(tree).orElseThrow(NotFound::new);

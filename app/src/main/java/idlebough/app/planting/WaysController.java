@@ -10,6 +10,7 @@ import idlebough.app.store.WayRow;
 import idlebough.app.web.FormStamp;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
+import idlebough.app.web.Reader;
 import idlebough.core.crop.Crop;
 import idlebough.core.judge.Way;
 import idlebough.core.judge.Ways;
@@ -64,7 +65,7 @@ public class WaysController {
     }
 
     @GetMapping
-    String ways(Scope scope, Model model, @RequestParam(defaultValue = "") String crop) {
+    String ways(Scope scope, Reader reader, Model model, @RequestParam(defaultValue = "") String crop) {
         PlanView plan = pages.open(model, scope, null);
         List<Crop> crops =
                 plan.evaluation().stands().stream().map(Stand::crop).distinct().toList();

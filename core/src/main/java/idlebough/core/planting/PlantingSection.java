@@ -128,8 +128,14 @@ public record PlantingSection(
      * @param storm bearing from which storms come, degrees; empty when not known
      * @param share of their speed that reaches the tree, 0 to 1
      * @param view bearing of the place from which it is looked at, degrees; empty where none is drawn
+     * @param downhill true bearing towards which the ground falls, degrees; 0 on level ground
      */
-    public record Around(Optional<Double> storm, double share, Optional<Double> view) {
+    public record Around(Optional<Double> storm, double share, Optional<Double> view, double downhill) {
+        /** On level ground. */
+        public Around(Optional<Double> storm, double share, Optional<Double> view) {
+            this(storm, share, view, 0);
+        }
+
         /** Whether storms are known and reach it. */
         public boolean exposed() {
             return storm.isPresent() && share > Shelter.SHELTERED;

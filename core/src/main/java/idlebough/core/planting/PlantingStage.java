@@ -106,6 +106,8 @@ public final class PlantingStage implements Stage {
                 .storm()
                 .map(from ->
                         new Shelter(ground.features(), from, ground.location().rotation()));
+        double downhill =
+                (site.terrain().ground().aspect() + ground.location().rotation() + 2 * HALF_TURN) % (2 * HALF_TURN);
         List<Point> views = ground.features().stream()
                 .filter(feature -> feature.kind() == Feature.Kind.VIEW)
                 .map(feature -> feature.points().get(0))
@@ -133,7 +135,8 @@ public final class PlantingStage implements Stage {
                                                     ground.winds().storm(),
                                                     shelter.map(lee -> lee.at(stand.place()))
                                                             .orElse(1.0),
-                                                    view(views, stand.place(), ground)),
+                                                    view(views, stand.place(), ground),
+                                                    downhill),
                                             ground.location().latitude()),
                                     unions.asPlanted(id).map(UnionMeasure::height),
                                     unions.check(id).isPresent(),
