@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -38,6 +39,11 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @Controller
 @RequestMapping("/orchards/{orchard}")
 public class CardController {
+    private static final Set<String> DECIDED = Set.of("soil-warmth");
+    private static final Set<String> ROOMY = Set.of("settled", "low-side", "basin");
+    /** So many cards on a page are small. */
+    private static final int SMALL = 4;
+
     /** So many of the last planting days are offered. */
     private static final int LATELY = 12;
 
@@ -154,13 +160,15 @@ public class CardController {
     private byte[] cards(PlanView plan, List<TreeView> trees, Reader reader, CardPrinter.Paper paper) {
         return printer.cards(
                 plan.head().name(),
-                trees.stream().map(tree -> card(plan, tree)).toList(),
+                trees.stream()
+                        .map(tree -> card(plan, tree, paper.perPage() == SMALL))
+                        .toList(),
                 reader,
                 plan.rows().settings().plantingDate(),
                 paper);
     }
 
-    private static CardPrinter.Card card(PlanView plan, TreeView tree) {
+    private static CardPrinter.Card card(PlanView plan, TreeView tree, boolean small) {
         List<Phrase> doubts = new ArrayList<>();
         tree.stops().forEach(stop -> doubts.add(Phrase.of("Stop. {}", stop.headline())));
         plan.judged(Room.PLANTING).about(tree.subject()).stream()
@@ -168,6 +176,8 @@ public class CardController {
                 .forEach(f -> doubts.add(f.headline()));
         List<Figure> figures = new ArrayList<>(PlantingPage.figures(tree));
         figures.addAll(PlantingPage.beside(plan, tree));
+        // What was decided before the day is left to the page; a small card holds what the hands need.
+        figures.removeIf(figure -> DECIDED.contains(figure.key()) || small && ROOMY.contains(figure.key()));
         return new CardPrinter.Card(
                 tree, figures, SectionDrawing.of(tree.section(), Optional.ofNullable(tree.pit()), 0, tree), doubts);
     }

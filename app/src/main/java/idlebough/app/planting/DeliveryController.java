@@ -24,6 +24,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -315,13 +316,13 @@ public class DeliveryController {
                 .toList();
     }
 
-    /** The next tree that has not been looked at; null when all were. */
+    /** The next tree that came and has not been looked at, else one that may come; null when all were. */
     private static TreeView next(PlanView plan, TreeView but) {
         return plan.trees().stream()
                 .filter(tree -> tree.toPlant()
                         && !tree.id().equals(but.id())
                         && tree.nursery().arrival().seen().equals(Arrival.Seen.NOTHING))
-                .findFirst()
+                .min(Comparator.comparing(tree -> !tree.nursery().arrival().looked()))
                 .orElse(null);
     }
 

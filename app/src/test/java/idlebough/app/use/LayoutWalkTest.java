@@ -3,11 +3,11 @@ package idlebough.app.use;
 import static idlebough.app.use.Walk.demo;
 import static idlebough.app.use.Walk.press;
 import static idlebough.app.use.Walk.text;
+import static idlebough.app.use.Walk.touch;
+import static idlebough.app.use.Walk.undo;
 import static idlebough.app.use.Walk.wider;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.google.gson.JsonArray;
-import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -245,29 +245,9 @@ class LayoutWalkTest {
         }
     }
 
-    private static void touch(CDPSession session, String kind, double... at) {
-        JsonArray points = new JsonArray();
-        for (int i = 0; i < at.length; i += 2) {
-            JsonObject point = new JsonObject();
-            point.addProperty("x", at[i]);
-            point.addProperty("y", at[i + 1]);
-            point.addProperty("id", i / 2);
-            points.add(point);
-        }
-        JsonObject event = new JsonObject();
-        event.addProperty("type", kind);
-        event.add("touchPoints", points);
-        session.send("Input.dispatchTouchEvent", event);
-    }
-
     private static String layout(Page page) {
         String base = demo(page, "Quillane");
         page.navigate(base + "layout");
         return base;
-    }
-
-    private static void undo(Page page) {
-        page.locator("button:has-text('Undo'), a:has-text('Undo')").first().click();
-        page.waitForLoadState();
     }
 }

@@ -1,5 +1,8 @@
 package idlebough.app.use;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import idlebough.app.Running;
@@ -60,5 +63,27 @@ final class Walk {
     /** By how much the page is wider than its window, px. */
     static int wider(Page page) {
         return ((Number) page.evaluate("() => document.documentElement.scrollWidth - innerWidth")).intValue();
+    }
+
+    /** Takes back what was done last. */
+    static void undo(Page page) {
+        page.locator("button:has-text('Undo'), a:has-text('Undo')").first().click();
+        page.waitForLoadState();
+    }
+
+    /** A real touch. @param at x and y of each finger, px */
+    static void touch(CDPSession session, String kind, double... at) {
+        JsonArray points = new JsonArray();
+        for (int i = 0; i < at.length; i += 2) {
+            JsonObject point = new JsonObject();
+            point.addProperty("x", at[i]);
+            point.addProperty("y", at[i + 1]);
+            point.addProperty("id", i / 2);
+            points.add(point);
+        }
+        JsonObject event = new JsonObject();
+        event.addProperty("type", kind);
+        event.add("touchPoints", points);
+        session.send("Input.dispatchTouchEvent", event);
     }
 }
