@@ -179,7 +179,11 @@ public class CardController {
         // What was decided before the day is left to the page; a small card holds what the hands need.
         figures.removeIf(figure -> DECIDED.contains(figure.key()) || small && ROOMY.contains(figure.key()));
         return new CardPrinter.Card(
-                tree, figures, SectionDrawing.of(tree.section(), Optional.ofNullable(tree.pit()), 0, tree), doubts);
+                tree,
+                figures,
+                SectionDrawing.of(tree.section(), Optional.ofNullable(tree.pit()), 0, tree),
+                doubts,
+                plan.evaluation().planting().stepsOf(tree.id()));
     }
 
     private static ResponseEntity<byte[]> pdf(String name, byte[] pdf) {

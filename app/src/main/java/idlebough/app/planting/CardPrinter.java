@@ -18,18 +18,26 @@ import org.thymeleaf.context.Context;
 /** Prints planting cards, one or several to a page, A4 or Letter, black ink, the section to scale. */
 @Component
 public class CardPrinter {
-    private static final int A4 = 360;
-    private static final int LETTER = 300;
+    private static final int A4 = 235;
+    private static final int LETTER = 190;
     private static final int HALF = 225;
-    private static final int LINE = 24;
+    private static final int LINE = 20;
+    private static final int LEAST = 120;
     private final PdfPrinter printer;
 
     CardPrinter(PdfPrinter printer) {
         this.printer = printer;
     }
 
-    /** One tree. @param doubts what is the matter with it, in words */
-    public record Card(TreeView tree, List<Figure> figures, SectionDrawing drawing, List<Phrase> doubts) {}
+    /** One tree. @param doubts what is the matter with it, in words, @param steps what is done, in order */
+    public record Card(
+            TreeView tree, List<Figure> figures, SectionDrawing drawing, List<Phrase> doubts, List<Phrase> steps) {
+        /** The steps in two columns. */
+        public List<List<Phrase>> halves() {
+            int half = (steps.size() + 1) / 2;
+            return List.of(steps.subList(0, half), steps.subList(half, steps.size()));
+        }
+    }
 
     /** @param perPage 1, 2 or 4; at four to a page without the drawing */
     public record Paper(boolean letter, int perPage) {
@@ -44,7 +52,7 @@ public class CardPrinter {
         /** Of the drawing, px of the print, so that a card with so many lines of doubts keeps to its page. */
         public int sketchHeight(int doubts) {
             int whole = perPage == 1 ? letter ? LETTER : A4 : HALF;
-            return perPage == 1 ? Math.max(HALF, whole - LINE * doubts) : whole;
+            return perPage == 1 ? Math.max(LEAST, whole - LINE * doubts) : whole;
         }
 
         /** Whether a page ends after the card of this number, counted from 1. */

@@ -81,6 +81,7 @@ class PlantingPage {
         model.addAttribute("figures", figures(picked));
         model.addAttribute("soilFigures", soil(section));
         model.addAttribute("besideFigures", beside(plan, picked));
+        model.addAttribute("steps", plan.evaluation().planting().stepsOf(picked.id()));
         model.addAttribute("turning", section.turning());
         model.addAttribute("unionWords", union(picked, say));
         model.addAttribute("soilWords", soilWords(picked));

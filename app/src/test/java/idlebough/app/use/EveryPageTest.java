@@ -38,14 +38,20 @@ class EveryPageTest {
             "layout?shade=true",
             "water",
             "planting",
+            "planting?above=true",
+            "planting/deliveries",
+            "planting/unions",
+            "planting/print",
             "ways",
+            "ways?crop=apple",
             "almanac",
             "daybook",
             "doubts",
             "find?q=a",
             "history");
     /** Pages that go to the ground with the grower. */
-    private static final List<String> FIELD = List.of("layout/pegs", "planting", "almanac", "daybook");
+    private static final List<String> FIELD =
+            List.of("layout/pegs", "planting", "planting/deliveries", "planting/unions", "almanac", "daybook");
     /** The least height of what a thumb must meet, CSS pixels (WCAG 2.1, 2.5.5). */
     private static final String SMALL = """
             [...document.querySelectorAll('main button, main a.act, main input, main select, main textarea, main summary')]

@@ -153,8 +153,15 @@ public final class PlantingSeason {
             case POT -> TABLE.value("soil-least.pot");
             case EVERGREEN -> TABLE.value("soil-least.evergreen");
             case AVOCADO -> TABLE.value("soil-least.avocado");
-            case TENDER -> TABLE.value(school.equals("flush") ? "soil-least.flush" : "soil-least.tender");
+            case TENDER -> school.equals("flush") ? TABLE.value("soil-least.flush") : warm();
         };
+    }
+
+    /** Warm soil, or where it never gets so warm the warm part of the year, °C. */
+    private double warm() {
+        double wanted = TABLE.value("soil-least.tender");
+        OptionalDouble warmest = around.soil().warmest();
+        return warmest.isEmpty() ? wanted : Math.min(wanted, warmest.getAsDouble() - SoilWarmth.KNOWN_TO);
     }
 
     /** Above which mean highs it is too hot to plant, °C. */

@@ -8,6 +8,7 @@ import idlebough.core.judge.Findings;
 import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
 import idlebough.core.judge.PerTree;
+import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Ways;
@@ -173,6 +174,18 @@ public final class PlantingStage implements Stage {
     /** When a tree may go in; empty where no record tells, and for one that stands. */
     public Optional<PlantingSeason> seasonOf(String tree) {
         return judged.get(tree).season().flatMap(Season::suits);
+    }
+
+    /** What is done with a tree on the day, in order. @throws IllegalArgumentException when there is no such tree */
+    public List<Phrase> stepsOf(String tree) {
+        return PlantingSteps.of(
+                sectionOf(tree),
+                judged.get(tree)
+                        .season()
+                        .map(season -> season.suits()
+                                .map(suits -> suits.outside(season.day()))
+                                .orElse(0L))
+                        .orElse(0L));
     }
 
     private static PlantingSection.Soil soil(Optional<SoilPit> pit, double slope) {

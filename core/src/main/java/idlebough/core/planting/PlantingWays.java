@@ -34,6 +34,7 @@ public final class PlantingWays {
     public static final Way LEVEL = of("level");
     public static final Way TURNING = of("turning");
     public static final Way RIM = of("rim");
+    public static final Way BED_FILL = of("bed-fill");
     public static final Way BASIN = of("basin");
     public static final Way STAKE = of("stake");
     public static final Way STAKE_LENGTH = of("stake-length");
@@ -45,6 +46,8 @@ public final class PlantingWays {
     public static final Way ADDITIVES = of("additives");
     public static final Way MULCH_KIND = of("mulch-kind");
     public static final Way COMPOST_TOP = of("compost-top");
+    public static final Way FIRST_FEED = of("first-feed");
+    public static final Way FIRST_FRUIT = of("first-fruit");
     public static final Way PRUNING = of("pruning");
     public static final Way WOUND = of("wound");
     public static final Way POTS = of("pots");

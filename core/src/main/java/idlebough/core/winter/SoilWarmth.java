@@ -39,6 +39,11 @@ public final class SoilWarmth {
         }
     }
 
+    /** The warmest day of the calendar in the mean, °C; empty where the record does not tell. */
+    public OptionalDouble warmest() {
+        return sums.values().stream().mapToDouble(sum -> sum[0] / sum[1]).max();
+    }
+
     /** The mean of that day of the calendar, °C; empty where the record does not tell. */
     public OptionalDouble on(LocalDate day) {
         double[] sum = sums.get(MonthDay.from(day));

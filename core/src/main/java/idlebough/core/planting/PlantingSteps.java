@@ -1,0 +1,183 @@
+package idlebough.core.planting;
+
+import static idlebough.core.judge.Amount.cm;
+import static idlebough.core.judge.Amount.fine;
+import static idlebough.core.judge.Amount.litres;
+import static idlebough.core.judge.Amount.metres;
+
+import idlebough.core.crop.Arrival;
+import idlebough.core.crop.Form;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Phrase;
+import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Way;
+import idlebough.core.measure.Quantity;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is done with one tree on the day and soon after, in the order of the work, by the ways that hold for it. */
+public final class PlantingSteps {
+    private static final RuleTable TABLE = RuleTable.of("planting");
+    private static final String NONE = "none";
+
+    private final PlantingSection section;
+    private final List<Phrase> steps = new ArrayList<>();
+
+    private PlantingSteps(PlantingSection section) {
+        this.section = section;
+    }
+
+    /** @param late days by which the planting day lies outside its season; 0 inside */
+    public static List<Phrase> of(PlantingSection section, long late) {
+        PlantingSteps all = new PlantingSteps(section);
+        all.hole();
+        all.roots();
+        all.setting();
+        all.filling();
+        all.after(late);
+        return List.copyOf(all.steps);
+    }
+
+    private Way.School school(Way way) {
+        return section.setting().school(way);
+    }
+
+    private Phrase name(Way way) {
+        return Phrase.of(school(way).name());
+    }
+
+    private boolean bare() {
+        return section.setting().tree().form() == Form.BARE;
+    }
+
+    private void hole() {
+        if (section.setting().footing().raised()) {
+            steps.add(Phrase.of(
+                    "The mound: {}; heaped three to six months before, so that it has settled.",
+                    name(PlantingWays.BED_FILL)));
+        }
+        if (bare()) {
+            steps.add(Phrase.of("Soak the roots: {}; keep them covered until it goes in.", name(PlantingWays.SOAK)));
+        } else {
+            steps.add(Phrase.of("Water it in its pot and the place to {} the day before.", cm(0.3)));
+        }
+        steps.add(Phrase.of("Cut the sod: {}.", name(PlantingWays.SOD)));
+        steps.add(Phrase.of(
+                "Dig {} wide and {} deep with {}, straight sides and a flat bottom; topsoil and subsoil in heaps of their"
+                        + " own; the bottom {}.",
+                cm(section.width()),
+                cm(section.depth()),
+                name(PlantingWays.TOOL),
+                name(PlantingWays.BASE)));
+        steps.add(Phrase.of("Break the walls all round with a fork: none may be polished."));
+        if (section.mesh() > 0) {
+            steps.add(Phrase.of(
+                    "Line the wall with {} of mesh, {} deep, its ends overlapped.", metres(section.mesh()), cm(0.23)));
+        }
+    }
+
+    private void roots() {
+        if (bare()) {
+            steps.add(Phrase.of("Cut torn and over-long roots clean; spread them over a small cone."));
+            return;
+        }
+        Way.School treatment = school(PlantingWays.ROOTS);
+        Arrival.Roots seen = section.setting().tree().arrival().seen().roots();
+        String key =
+                section.endsLevel() ? "untouched" : treatment.key().equals("bound") ? asBound(seen) : treatment.key();
+        Way.School done = PlantingWays.ROOTS.choose(key);
+        steps.add(Phrase.of("Slide the pot off; the roots: {}.", Phrase.of(done.name())));
+        if (done.value() > 0) {
+            steps.add(Phrase.of(
+                    "Expect it to sulk for {} or so after that: leaves may droop or drop.",
+                    Amount.of(7 * done.value(), Quantity.DAYS)));
+        }
+    }
+
+    /** What a binding asks. */
+    private static String asBound(Arrival.Roots seen) {
+        return switch (seen) {
+            case HEAVY -> "slit";
+            case MODERATE -> "cuts";
+            case GOOD, SPARSE -> "untouched";
+            default -> "rough";
+        };
+    }
+
+    private void setting() {
+        steps.add(Phrase.of("The nursery’s cane and bindings: {}.", name(PlantingWays.CANE)));
+        section.stake()
+                .ifPresent(stake -> steps.add(Phrase.of(
+                        "Stake: {} long, {} of it in the ground, {} from the stem to windward, {}; tied {}.",
+                        metres(stake.length()),
+                        cm(stake.buried()),
+                        cm(stake.off()),
+                        name(PlantingWays.STAKE_WHEN),
+                        name(PlantingWays.TIE))));
+        if (section.hasUnion()) {
+            steps.add(Phrase.of(
+                    "Lay the board across from the high side: the union stands {} over it, the flare {}.",
+                    fine(section.unionToday()),
+                    fine(section.raise())));
+        } else {
+            steps.add(Phrase.of(
+                    "Lay the board across from the high side: the flare stands {} against it.", fine(section.raise())));
+        }
+    }
+
+    private void filling() {
+        FillBalance balance = section.balance();
+        steps.add(Phrase.of(
+                "Fill with {}; the subsoil: {}; {}. The soil round the ball: {}.",
+                name(PlantingWays.MIX),
+                name(PlantingWays.SUBSOIL),
+                name(PlantingWays.FIRMING),
+                name(PlantingWays.RIM)));
+        if (balance.batches() > 0) {
+            steps.add(Phrase.of(
+                    "Mix it in {} barrows, compost and soil in each, before it goes in.",
+                    Amount.count(Math.ceil(balance.batches()))));
+        }
+        if (!school(PlantingWays.ADDITIVES).key().equals(NONE)) {
+            steps.add(Phrase.of(
+                    "Into the fill, sparingly: {}. No quick nitrogen, no fresh manure.", name(PlantingWays.ADDITIVES)));
+        }
+        section.basin()
+                .ifPresentOrElse(
+                        basin -> steps.add(Phrase.of(
+                                "Heap {}, {} high, clear of the stem; it holds {}. Level it after a month or a season.",
+                                Phrase.of(basin.kind().words()),
+                                cm(basin.height()),
+                                litres(basin.holds()))),
+                        () -> steps.add(Phrase.of("Heap no ring: water must leave, or comes by drip.")));
+    }
+
+    private void after(long late) {
+        steps.add(Phrase.of(
+                "Mulch with {}, {} deep, {} clear of the stem. Compost on top: {}.",
+                name(PlantingWays.MULCH_KIND),
+                cm(section.mulchDepth()),
+                cm(section.mulchClear()),
+                name(PlantingWays.COMPOST_TOP)));
+        if (section.paint() > 0) {
+            steps.add(Phrase.of(
+                    "The stem: {}; interior paint and water 1 : 1, a litre does {} such stems.",
+                    name(PlantingWays.STEM),
+                    Amount.count(Math.floor(1 / section.paint()))));
+        } else {
+            steps.add(Phrase.of("The stem: {}.", name(PlantingWays.STEM)));
+        }
+        steps.add(Phrase.of("Prune: {}; wounds {}.", name(PlantingWays.PRUNING), name(PlantingWays.WOUND)));
+        steps.add(
+                Phrase.of("Fruit: {}. First feed: {}.", name(PlantingWays.FIRST_FRUIT), name(PlantingWays.FIRST_FEED)));
+        if (late > TABLE.value("season")) {
+            steps.add(Phrase.of(
+                    bare()
+                            ? "It goes in {} out of season: a shade screen of 50 %, open to the east; cut the top back by a"
+                                    + " third; water every other day for four weeks."
+                            : "It goes in {} out of season: a shade screen of 50 %, open to the east; water every other"
+                                    + " day for four weeks.",
+                    Amount.of((double) late, Quantity.DAYS)));
+        }
+    }
+}
