@@ -86,3 +86,27 @@ function lifts() {
 }
 
 lifts();
+
+/** How many of the cards are made. */
+function prints() {
+  const bar = document.getElementById('printing');
+  if (!bar) {
+    return;
+  }
+  const look = () =>
+    fetch(base + '/planting/cards/progress', { headers: { Accept: 'application/json' } })
+      .then((answer) => answer.json())
+      .then((far) => {
+        bar.value = far.percent;
+        document.getElementById('printed').textContent = far.done + ' of ' + far.cards;
+        if (far.running) {
+          setTimeout(look, 400);
+        } else {
+          location.reload();
+        }
+      })
+      .catch(() => setTimeout(look, 2000));
+  setTimeout(look, 300);
+}
+
+prints();

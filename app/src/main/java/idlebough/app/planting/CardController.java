@@ -15,6 +15,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.UnionMeasure;
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URI;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -25,14 +26,17 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** What is printed for the planting day. */
@@ -41,6 +45,9 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 public class CardController {
     private static final Set<String> DECIDED = Set.of("soil-warmth");
     private static final Set<String> ROOMY = Set.of("settled", "low-side", "basin");
+    /** So many cards are made while one waits. */
+    private static final int FEW = 40;
+
     /** So many cards on a page are small. */
     private static final int SMALL = 4;
 
@@ -49,11 +56,13 @@ public class CardController {
 
     private final Pages pages;
     private final CardPrinter printer;
+    private final CardRuns runs;
     private final Clock clock;
 
-    CardController(Pages pages, CardPrinter printer, Clock clock) {
+    CardController(Pages pages, CardPrinter printer, CardRuns runs, Clock clock) {
         this.pages = pages;
         this.printer = printer;
+        this.runs = runs;
         this.clock = clock;
     }
 
@@ -155,6 +164,69 @@ public class CardController {
             throw new NotFound();
         }
         return pdf("planting-cards", cards(plan, toPlant, reader, CardPrinter.Paper.of(paper, per)));
+    }
+
+    /** The cards of many trees: made in the background, with its progress. */
+    @PostMapping("/planting/cards")
+    String many(
+            Scope scope,
+            Reader reader,
+            @RequestParam(defaultValue = "A4") String paper,
+            @RequestParam(defaultValue = "1") int per) {
+        PlanView plan = pages.plan(scope);
+        List<TreeView> toPlant = plan.trees().stream().filter(TreeView::toPlant).toList();
+        if (toPlant.size() <= FEW) {
+            return "redirect:/orchards/" + scope.orchard() + "/planting/cards.pdf?paper=" + paper + "&per=" + per;
+        }
+        CardPrinter.Paper on = CardPrinter.Paper.of(paper, per);
+        runs.start(
+                whose(scope),
+                toPlant.stream()
+                        .map(tree -> card(plan, tree, on.perPage() == SMALL))
+                        .toList(),
+                few -> printer.cards(
+                        plan.head().name(), few, reader, plan.rows().settings().plantingDate(), on));
+        return "redirect:/orchards/" + scope.orchard() + "/planting/cards";
+    }
+
+    private static String whose(Scope scope) {
+        return scope.orchard() + " " + scope.account();
+    }
+
+    @GetMapping("/planting/cards")
+    String progress(Scope scope, Reader say, Model model) {
+        pages.plan(scope);
+        CardRuns.Run run = runs.last(whose(scope)).orElse(null);
+        if (run == null) {
+            return "redirect:/orchards/" + scope.orchard() + "/planting/print";
+        }
+        pages.open(model, scope, StagePage.PLANTING);
+        model.addAttribute("module", "planting");
+        model.addAttribute("run", run);
+        return "planting/printing";
+    }
+
+    /** @param percent of the whole file */
+    public record Progress(boolean running, int percent, int done, int cards) {}
+
+    @GetMapping("/planting/cards/progress")
+    @ResponseBody
+    Progress far(Scope scope) {
+        pages.plan(scope);
+        return runs.last(whose(scope))
+                .map(run -> new Progress(run.running(), run.percent(), run.done(), run.cards()))
+                .orElse(new Progress(false, 0, 0, 0));
+    }
+
+    @GetMapping("/planting/cards/file.pdf")
+    ResponseEntity<byte[]> file(Scope scope) {
+        pages.plan(scope);
+        return runs.last(whose(scope))
+                .flatMap(CardRuns.Run::file)
+                .map(file -> pdf("planting-cards", file))
+                .orElseGet(() -> ResponseEntity.status(HttpStatus.FOUND)
+                        .location(URI.create("/orchards/" + scope.orchard() + "/planting/print"))
+                        .build());
     }
 
     private byte[] cards(PlanView plan, List<TreeView> trees, Reader reader, CardPrinter.Paper paper) {

@@ -16,6 +16,7 @@ import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.LabelSigns;
+import idlebough.core.crop.PotClass;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.UnionMeasure;
@@ -28,6 +29,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -205,6 +207,7 @@ public class PlantingController {
         model.addAttribute("fields", fields);
         model.addAttribute("signs", LabelSigns.of(tree.variety().crop()));
         model.addAttribute("forms", Form.values());
+        model.addAttribute("pots", PotClass.ALL);
         model.addAttribute("footings", Footing.values());
         return "planting/tree";
     }
@@ -232,8 +235,16 @@ public class PlantingController {
         Fields fields = new Fields(typed, reader.display());
         Map<String, Object> changed = new HashMap<>();
         changed.put("form", fields.choice("form", Form.class));
-        changed.put("ballDiameter", fields.required("ballDiameter", Quantity.SHORT_LENGTH, 0.05, 3));
-        changed.put("ballHeight", fields.required("ballHeight", Quantity.SHORT_LENGTH, 0.05, 2));
+        Optional<PotClass> pot = PotClass.named(fields.value("pot"));
+        if (pot.isPresent()) {
+            // A class by its name stands for both measures of a pot.
+            changed.put("form", Form.CONTAINER);
+            changed.put("ballDiameter", pot.get().across());
+            changed.put("ballHeight", pot.get().height());
+        } else {
+            changed.put("ballDiameter", fields.required("ballDiameter", Quantity.SHORT_LENGTH, 0.05, 3));
+            changed.put("ballHeight", fields.required("ballHeight", Quantity.SHORT_LENGTH, 0.05, 2));
+        }
         changed.put("unionAboveFlare", fields.optional("union", Quantity.FINE_LENGTH, 0, 1));
         changed.put("stem", fields.required("stem", Quantity.FINE_LENGTH, 0.003, 0.5));
         changed.put("footing", fields.choice("footing", Footing.class));
