@@ -3,7 +3,6 @@ package idlebough.app.planting;
 import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
-import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
@@ -54,6 +53,14 @@ class PlantingPage {
         if (picked == null) {
             return;
         }
+        pages.about(model, plan, Room.PLANTING, picked.subject());
+        model.addAttribute(
+                "stoppedBy",
+                pages.shown(
+                        plan,
+                        picked.stops().stream()
+                                .filter(stop -> !stop.room().equals(Room.PLANTING.key()))
+                                .toList()));
         Stand stand = plan.evaluation().stand(picked.id()).orElseThrow();
         model.addAttribute("parts", WaysController.parts(plan, stand));
         model.addAttribute(
@@ -88,13 +95,13 @@ class PlantingPage {
         model.addAttribute(
                 "drawing", SectionDrawing.of(section, Optional.ofNullable(picked.pit()), look.weeks(), picked));
         model.addAttribute("fromAbove", look.above() ? AboveDrawing.of(section) : null);
-        pages.about(model, plan, StagePage.PLANTING.room(), picked.subject());
+        // A drag asks for what the height of one tree changes; the rest is told when it is let go.
         model.addAttribute(
-                "stoppedBy",
+                "about",
                 pages.shown(
                         plan,
-                        picked.stops().stream()
-                                .filter(stop -> !stop.room().equals(Room.PLANTING.key()))
+                        plan.judged(Room.PLANTING).about(picked.subject()).stream()
+                                .filter(finding -> !finding.isSound())
                                 .toList()));
     }
 

@@ -23,6 +23,7 @@ public record SectionDrawing(
     private static final double USUAL_TOPSOIL = 0.25;
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
+    private static final double STEP = 10;
     /** Bare roots are spread over a cone: they lie flatter than they hang. */
     private static final double SPREAD = 0.78;
 
@@ -33,7 +34,8 @@ public record SectionDrawing(
                 Math.max(section.mulchRing(), section.width()) / 2 + 0.12,
                 mound.map(raised -> raised.base() / 2 + 0.05).orElse(0.0));
         double down = section.depth() + 0.25 + footing.height();
-        double scale = Math.min(Math.min(290 / half, 250 / down), 290);
+        // In steps, so that the drawing keeps its scale, and its tree, while the tree is lifted.
+        double scale = STEP * Math.floor(Math.min(Math.min(290 / half, 250 / down), 290) / STEP);
         Sheet sheet = new Sheet(726, 660, scale, CENTRE, BOARD);
         boolean bare = section.setting().tree().form() == Form.BARE;
         double flare = section.raise() - section.settling().after(weeks);

@@ -37,13 +37,10 @@ class LayoutFormsTest {
     void aPlotAndAWish() {
         String name = "pegger" + growers++;
         grower = Visitor.signedUp(name);
-        base = grower.founds("My ground", "-36.8");
+        base = grower.foundsPlot();
         scope = new Scope(
                 base.substring("/orchards/".length()),
                 Running.bean(AccountService.class).find(name).id());
-        grower.post(
-                base + "/site/boundary/take",
-                Map.of("corners", "0 0;40 0;40 30;0 30", "latitude", "-36.8", "longitude", "174.7", "tapes", ""));
         grower.post(base + "/varieties/apple-cox", Map.of("wanted", "3"));
         grower.post(base + "/rootstocks", Map.of("choice", choice().id(), "stock", "m9"));
     }

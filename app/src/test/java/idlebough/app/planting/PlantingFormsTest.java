@@ -39,13 +39,10 @@ class PlantingFormsTest {
     void aPlotWithTrees() {
         String name = "planter" + growers++;
         grower = Visitor.signedUp(name);
-        base = grower.founds("My ground", "-36.8");
+        base = grower.foundsPlot();
         scope = new Scope(
                 base.substring("/orchards/".length()),
                 Running.bean(AccountService.class).find(name).id());
-        grower.post(
-                base + "/site/boundary/take",
-                Map.of("corners", "0 0;40 0;40 30;0 30", "latitude", "-36.8", "longitude", "174.7", "tapes", ""));
         wants("apple-cox", "3", "m26");
         wants("plum-stanley", "2", "st-julien");
         grower.post(base + "/layout/fill", Map.of("pattern", "SQUARE", "margin", "2", "alley", "2", "bearing", ""));

@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -213,6 +214,20 @@ public final class PlantingSeason {
             }
         }
         return Optional.empty();
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof PlantingSeason season
+                && kind == season.kind
+                && around.equals(season.around)
+                && dormancy.equals(season.dormancy)
+                && school.equals(season.school);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(kind, dormancy, school);
     }
 
     public Working soilWorking(LocalDate day) {

@@ -32,6 +32,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** How wide, how deep and how high each tree is planted, for one orchard. */
@@ -39,6 +40,7 @@ public final class PlantingStage implements Stage {
     private static final double PERCENT = 100;
     private static final double HALF_TURN = 180;
     private final List<Stand> stands;
+    private final SiteStage site;
     private final Map<String, Judged> judged;
     private final PerTree<PlantingSection.Setting, PlantingSection> sections;
     private final PerTree<Judged, List<Finding>> ofTrees;
@@ -62,8 +64,9 @@ public final class PlantingStage implements Stage {
     /** When a tree is planted, and when it may be. */
     private record Season(LocalDate day, Optional<PlantingSeason> suits, Optional<Dormancy> dormancy) {}
 
-    private PlantingStage(List<Stand> stands, Map<String, Judged> judged, PlantingStage before) {
+    private PlantingStage(List<Stand> stands, SiteStage site, Map<String, Judged> judged, PlantingStage before) {
         this.stands = stands;
+        this.site = site;
         this.judged = judged;
         Map<String, PlantingSection.Setting> settings = new LinkedHashMap<>(2 * judged.size());
         judged.forEach((id, each) -> settings.put(id, each.setting()));
@@ -114,6 +117,17 @@ public final class PlantingStage implements Stage {
                 .map(feature -> feature.points().get(0))
                 .toList();
         double slope = site.terrain().ground().slope() / PERCENT;
+        // What is around a place is looked for again only where the place or the ground changed.
+        Function<Stand, PlantingSection.Around> around = stand -> Optional.ofNullable(before)
+                .filter(same -> same.site.site().equals(ground))
+                .map(same -> same.judged.get(stand.id()))
+                .filter(same -> same.stand().place().equals(stand.place()))
+                .map(same -> same.setting().around())
+                .orElseGet(() -> new PlantingSection.Around(
+                        ground.winds().storm(),
+                        shelter.map(lee -> lee.at(stand.place())).orElse(1.0),
+                        view(views, stand.place(), ground),
+                        downhill));
         Map<String, PlantingSection.Soil> soils = new HashMap<>();
         Map<String, Judged> judged = new LinkedHashMap<>(2 * stands.size());
         for (Stand stand : stands) {
@@ -132,18 +146,15 @@ public final class PlantingStage implements Stage {
                                                     pit.map(SoilPit::id).orElse(""), same -> soil(pit, slope)),
                                             stand.tree().ground(),
                                             ways.of(id, stand.crop().key()),
-                                            new PlantingSection.Around(
-                                                    ground.winds().storm(),
-                                                    shelter.map(lee -> lee.at(stand.place()))
-                                                            .orElse(1.0),
-                                                    view(views, stand.place(), ground),
-                                                    downhill),
+                                            around.apply(stand),
                                             ground.location().latitude()),
                                     unions.asPlanted(id).map(UnionMeasure::height),
                                     unions.check(id).isPresent(),
                                     stand.toPlant() ? Optional.of(season(stand, input, seasons)) : Optional.empty())));
         }
-        return before != null && before.judged.equals(judged) ? before : new PlantingStage(stands, judged, before);
+        return before != null && before.judged.equals(judged)
+                ? before
+                : new PlantingStage(stands, site, judged, before);
     }
 
     private static Season season(Stand stand, Input input, Map<String, Season> known) {
