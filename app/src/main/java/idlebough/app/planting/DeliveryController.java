@@ -274,6 +274,7 @@ public class DeliveryController {
     private String look(Model model, PlanView plan, Reader say, TreeView tree, Fields fields) {
         planting.show(model, plan, say, PlantingPage.Look.of(tree.id(), 0, false));
         model.addAttribute("nursery", NurseryDrawing.of(tree));
+        model.addAttribute("spreadCss", "form-first");
         model.addAttribute("fields", fields);
         model.addAttribute("looked", tree.nursery().arrival().looked());
         Delivery delivery = Delivery.of(tree.nursery());

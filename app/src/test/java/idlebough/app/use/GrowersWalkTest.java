@@ -142,7 +142,10 @@ class GrowersWalkTest {
             String width = page.locator("details.row-f:has-text('Dig width') .n")
                     .first()
                     .innerText();
-            page.locator("details.row-f:has-text('How wide to dig') summary").click();
+            page.locator("details.ways-part:has-text('How wide to dig') > summary")
+                    .click();
+            page.locator("details.ways-part details.row-f:has-text('How wide to dig') > summary")
+                    .click();
             press(page, "three balls");
             assertThat(page.locator("details.row-f:has-text('Dig width') .n")
                             .first()
@@ -160,6 +163,9 @@ class GrowersWalkTest {
                         .isEqualTo("%PDF-");
             }
             page.fill("#height", "17");
+            if (page.locator("[name=walls]").count() > 0) {
+                page.check("[name=walls]");
+            }
             press(page, "It is planted");
             assertThat(text(page, "#as-planted")).contains("17.0 cm");
             APIResponse calendar = page.context()

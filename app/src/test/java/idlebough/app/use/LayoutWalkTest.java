@@ -12,10 +12,13 @@ import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.KeyboardModifier;
+import com.microsoft.playwright.options.LoadState;
 import idlebough.app.Running;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -97,6 +100,35 @@ class LayoutWalkTest {
             page.locator("summary:has-text('Place and tag of')").click();
             assertThat(page.inputValue("#toNorth")).isEqualTo(north);
             undo(page);
+        }
+    }
+
+    /** With Shift held trees are chosen on the plan, and moved together. */
+    @Test
+    void severalAreChosenOnThePlanAndShifted() {
+        try (Browser.Tab tab = new Browser.Tab(1280, 900)) {
+            Page page = tab.page;
+            layout(page);
+            Locator first = page.locator("#plan .tree:has-text('C12')");
+            double x = Double.parseDouble(first.getAttribute("data-x"));
+            first.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+            page.locator("#plan .tree:has-text('C13')")
+                    .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+            assertThat(page.inputValue("#several")).isEqualTo("C12, C13");
+            tab.calm("several trees");
+            page.fill("#shiftEast", "0");
+            page.fill("#shiftNorth", "-2");
+            press(page, "Shift them");
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+            assertThat(Double.parseDouble(
+                            page.locator("#plan .tree:has-text('C12')").getAttribute("data-x")))
+                    .isEqualTo(x);
+            undo(page);
+            page.locator("summary:has-text('Several trees')").click();
+            page.fill("#several", "C12, Nobody");
+            press(page, "In one line, evenly");
+            assertThat(text(page, "#figures")).contains("No tree is called Nobody");
+            assertThat(page.inputValue("#several")).isEqualTo("C12, Nobody");
         }
     }
 
