@@ -31,7 +31,6 @@ class EveryFormTest {
             "planting",
             "planting/deliveries",
             "planting/unions",
-            "planting/print",
             "ways",
             "almanac",
             "daybook",
