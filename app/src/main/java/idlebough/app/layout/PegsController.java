@@ -24,6 +24,7 @@ import idlebough.core.layout.PlannedTree;
 import idlebough.core.layout.RowMarks;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.UnitSystem;
+import idlebough.core.site.Berm;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -128,6 +129,7 @@ public class PegsController {
         List<RowMarks> marks = RowMarks.of(
                 toPlant.stream().map(TreeView::planned).toList(), plan.terrain().ground());
         model.addAttribute("marks", marks);
+        model.addAttribute("ridges", ridges(plan, marks));
         model.addAttribute(
                 "ripping", marks.stream().mapToDouble(RowMarks::length).sum());
         model.addAttribute("pegtrees", plan.trees());
@@ -151,6 +153,29 @@ public class PegsController {
                                 check.metres()))
                         .toList());
         model.addAttribute("sketch", sketch);
+    }
+
+    /**
+     * A row whose trees stand on mounds, as one ridge.
+     *
+     * @param placed soil that lies there on the day, m³
+     */
+    public record Ridge(String row, double height, double wide, double placed) {}
+
+    private static List<Ridge> ridges(PlanView plan, List<RowMarks> rows) {
+        return rows.stream()
+                .flatMap(row -> {
+                    double height = row.marks().stream()
+                            .mapToDouble(mark ->
+                                    plan.tree(mark.tree().id()).footing().height())
+                            .max()
+                            .orElse(0);
+                    Berm berm = Berm.ofRow(row.length(), height);
+                    return height > 0
+                            ? Stream.of(new Ridge(row.name(), height, berm.baseWidth(), berm.placed()))
+                            : Stream.empty();
+                })
+                .toList();
     }
 
     /** Letters for the points that are taped from, P and Q those of the base line. */

@@ -11,6 +11,21 @@ package idlebough.core.site;
  * @param settles share by which the placed soil sinks, below 1
  */
 public record Berm(double crest, double top, double height, double run, double settles) {
+    private static final double FLAT = 1.0;
+    private static final double RUN = 3;
+    /** Share by which placed soil usually sinks (common practice). */
+    private static final double USUAL_SETTLING = 0.15;
+
+    /** A metre flat on top, sides 1 : 3. @param crest m */
+    public static Berm usual(double crest, double height) {
+        return new Berm(crest, FLAT, height, RUN, USUAL_SETTLING);
+    }
+
+    /** Under a row of trees, beyond its first and last by half a metre. @param length from first to last, m */
+    public static Berm ofRow(double length, double height) {
+        return usual(length + FLAT, height);
+    }
+
     public double baseWidth() {
         return top + 2 * run * height;
     }

@@ -210,7 +210,7 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
     }
 
     private Option berm(double height) {
-        Berm berm = new Berm(ROW, 1.0, height, 3, USUAL_SETTLING);
+        Berm berm = Berm.usual(ROW, height);
         return new Option(
                 Kind.BERM,
                 lifts(height),

@@ -260,4 +260,15 @@ class SoilTest {
                 "1", "1", HERE, Texture.LOAM, 0.3, List.of(), onClay(Optional.of(0.38)), SoilPit.Analysis.NONE);
         assertThat(pan.waterHeld()).isCloseTo(0.3 * 143 + 0.08 * 123, within(1e-9));
     }
+
+    /** By hand: a prism of 10 m between two half frusta, a metre flat on top, 1 : 3, 30 cm high (solid geometry). */
+    @Test
+    void aRidgeUnderARow() {
+        Berm ridge = Berm.ofRow(10, 0.3);
+        double prism = 10 * 0.3 * (1 + 2.8) / 2;
+        double ends = Math.PI * 0.3 / 3 * (0.25 + 0.5 * 1.4 + 1.96);
+        assertThat(ridge.baseWidth()).isCloseTo(2.8, within(1e-9));
+        assertThat(ridge.settled()).isCloseTo(prism + ends, within(1e-9));
+        assertThat(ridge.placed()).isCloseTo((prism + ends) / 0.85, within(1e-9));
+    }
 }
