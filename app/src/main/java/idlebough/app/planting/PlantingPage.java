@@ -182,7 +182,7 @@ class PlantingPage {
                     Phrase.of("Board over the ground at the low side"),
                     Amount.cm(s.fallAcross()),
                     Phrase.of("it lies on the high side"),
-                    null));
+                    s::fallWorking));
         }
         return figures;
     }
@@ -197,28 +197,29 @@ class PlantingPage {
                 Amount.litres(balance.out()),
                 Phrase.of("{} barrows", Amount.decimal(s.barrows())),
                 balance::working));
-        figures.add(new Figure("back", Phrase.of("goes back"), Amount.litres(balance.back()), Phrase.of(""), null));
+        figures.add(new Figure(
+                "back", Phrase.of("goes back"), Amount.litres(balance.back()), Phrase.of(""), balance::working));
         if (balance.carted() >= 0.5) {
             figures.add(new Figure(
                     "carted",
                     Phrase.of("carted off, or composted"),
                     Amount.litres(balance.carted()),
                     Phrase.of(""),
-                    null));
+                    balance::working));
         }
         figures.add(new Figure(
                 "left",
                 Phrase.of("left beside it"),
                 Amount.litres(balance.left()),
                 Phrase.of("ring, low spots"),
-                null));
+                balance::working));
         if (balance.fetched() >= 0.5) {
             figures.add(new Figure(
                     "fetched",
                     Phrase.of("to fetch: mineral soil"),
                     Amount.litres(balance.fetched()),
                     Phrase.of(""),
-                    null));
+                    balance::working));
         }
         figures.add(Figure.of("compost", "Compost", Amount.litres(s.compost()), "in the hole", s::compostWorking));
         return figures;
@@ -236,7 +237,7 @@ class PlantingPage {
                     Phrase.of("Mesh round the wall, {} deep", Amount.cm(0.23)),
                     Amount.metres(s.mesh()),
                     Phrase.of("opening {} at most", Amount.of(s.meshOpening(), Quantity.FINE_LENGTH)),
-                    null));
+                    s::meshWorking));
         }
         figures.add(new Figure(
                 "mulch",

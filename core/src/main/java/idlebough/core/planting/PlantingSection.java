@@ -512,6 +512,27 @@ public record PlantingSection(
         return Math.PI * diameter + overlap;
     }
 
+    /** How the length of the mesh comes about. */
+    public Working meshWorking() {
+        return Working.of("How {} comes about", Amount.metres(mesh()))
+                .step("π × {}, the width of the hole", cm(width))
+                .step("+ {} where its ends overlap", cm(TABLE.value("mesh-overlap")))
+                .sensitive("Most sensitive to the width of the hole.")
+                .from(TABLE.source("mesh-overlap"));
+    }
+
+    /** How the fall across the hole comes about. */
+    public Working fallWorking() {
+        return Working.of("How {} comes about", cm(fallAcross()))
+                .step(
+                        "the ground falls {} here × {}, the width of the hole",
+                        Amount.of(100 * setting.soil().slope(), Quantity.SLOPE),
+                        cm(width))
+                .step("the board lies level from the high side, so it stands off the ground at the low one")
+                .sensitive("Most sensitive to the fall: three spot heights on the Site measure it.")
+                .from(TABLE.source("slope-fall"));
+    }
+
     /** Bark of a stem as the side of a cone, m². */
     public static double bark(double base, double top, double height) {
         double slant = Math.hypot(height, (base - top) / 2);
