@@ -72,7 +72,8 @@ public record AboveDrawing(
 
     /** To windward, or on a line across the wind, or at thirds of the round. */
     private static List<String> stakes(Stake stake, PlantingSection section, Sheet sheet) {
-        double wind = section.setting().stormWind().orElse(FULL - HALF / 2);
+        double from = section.setting().stormWind().orElse(FULL - HALF / 2);
+        double wind = stake.place().slanted() ? from + HALF : from;
         double off = sheet.size(stake.off());
         List<String> at = new ArrayList<>();
         double first = stake.count() == 2 ? wind + HALF / 2 : wind;

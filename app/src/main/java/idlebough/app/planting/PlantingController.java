@@ -30,6 +30,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,7 +44,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/orchards/{orchard}")
 public class PlantingController {
-    private static final List<String> HOLE = List.of("holeDepth", "holeWidth", "holeBottom", "holeRefill", "holeRaise");
+    private static final List<String> HOLE =
+            List.of("holeDepth", "holeWidth", "holeBottom", "holeRefill", "holeRaise", "holeClear");
     /** No flare is set further from the board, m. */
     private static final double HIGHEST = 1;
 
@@ -80,8 +82,11 @@ public class PlantingController {
         }
         if (picked != null) {
             Fields stored = hole(picked.row(), reader.display());
-            HOLE.stream().filter(name -> !fields.typed(name)).forEach(name -> fields.put(name, stored.value(name)));
+            Stream.concat(HOLE.stream(), Stream.of("holeFilled"))
+                    .filter(name -> !fields.typed(name))
+                    .forEach(name -> fields.put(name, stored.value(name)));
         }
+        model.addAttribute("fillings", Tree.Filled.values());
         model.addAttribute("fields", fields);
         return "planting/planting";
     }
@@ -93,7 +98,9 @@ public class PlantingController {
                 .put("holeWidth", hole.holeWidth(), Quantity.SHORT_LENGTH)
                 .put("holeBottom", hole.holeBottom(), Quantity.SHORT_LENGTH)
                 .put("holeRefill", hole.holeRefill(), Quantity.SHORT_LENGTH)
-                .put("holeRaise", hole.holeRaise(), Quantity.FINE_LENGTH);
+                .put("holeRaise", hole.holeRaise(), Quantity.FINE_LENGTH)
+                .put("holeClear", hole.holeClear(), Quantity.SHORT_LENGTH)
+                .put("holeFilled", hole.holeFilled() == null ? Tree.Filled.BY_THE_WAYS : hole.holeFilled());
     }
 
     /** Figures and drawing while the tree is lifted or lowered: evaluated, not stored. @param raise m */
@@ -158,6 +165,9 @@ public class PlantingController {
             changed.put("holeBottom", fields.optional("holeBottom", Quantity.SHORT_LENGTH, 0, 5));
             changed.put("holeRefill", fields.optional("holeRefill", Quantity.SHORT_LENGTH, 0, 2));
             changed.put("holeRaise", fields.optional("holeRaise", Quantity.FINE_LENGTH, -HIGHEST, HIGHEST));
+            changed.put("holeClear", fields.optional("holeClear", Quantity.SHORT_LENGTH, 0, 1));
+            changed.put(
+                    "holeFilled", fields.typed("holeFilled") ? fields.choice("holeFilled", Tree.Filled.class) : null);
         }
         if (fields.wrong()) {
             PlanView again = pages.open(model, scope, StagePage.PLANTING);

@@ -11,10 +11,9 @@ import idlebough.core.judge.Room;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.Basin;
 import idlebough.core.planting.FillBalance;
+import idlebough.core.planting.Guard;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.Stake;
-import idlebough.core.site.Footing;
-import idlebough.core.site.Mound;
 import idlebough.core.site.Stand;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -153,15 +152,13 @@ class PlantingPage {
                 Amount.fine(s.raise()),
                 s.raise() < 0 ? "below it" : "proud",
                 s::raiseWorking));
-        if (tree.footing() != Footing.GRADE) {
-            Mound mound = Mound.of(tree.footing().height());
-            figures.add(new Figure(
-                    "mound",
-                    Phrase.of("Mound, settled"),
-                    Amount.cm(mound.height()),
-                    Phrase.of("{} placed", Amount.of(1000 * mound.placed(), Quantity.EARTH)),
-                    mound::working));
-        }
+        s.mound()
+                .ifPresent(mound -> figures.add(new Figure(
+                        "mound",
+                        Phrase.of("Mound, settled; {} at its foot", Amount.metres(mound.base())),
+                        Amount.cm(mound.height()),
+                        Phrase.of("{} placed", Amount.of(1000 * mound.placed(), Quantity.EARTH)),
+                        mound::working)));
         figures.add(Figure.of(
                 "depth",
                 "Dig depth",
@@ -239,6 +236,14 @@ class PlantingPage {
                     Phrase.of("opening {} at most", Amount.of(s.meshOpening(), Quantity.FINE_LENGTH)),
                     s::meshWorking));
         }
+        s.guard().ifPresent(guard -> figures.add(guard(guard)));
+        s.screen()
+                .ifPresent(screen -> figures.add(new Figure(
+                        "screen",
+                        Phrase.of("Shade screen of 50 %, open to the east"),
+                        Amount.of(screen.area(), Quantity.AREA),
+                        Phrase.of("{} high", Amount.metres(screen.height())),
+                        screen::working)));
         figures.add(new Figure(
                 "mulch",
                 Phrase.of(
@@ -276,6 +281,20 @@ class PlantingPage {
                 Amount.metres(stake.length()),
                 Phrase.of("{} in the ground", Amount.cm(stake.buried())),
                 stake::working);
+    }
+
+    private static Figure guard(Guard guard) {
+        return new Figure(
+                "guard",
+                guard.posts() == 0
+                        ? Phrase.of("Guard of mesh, {} wide from the roll", Amount.cm(guard.roll()))
+                        : Phrase.of(
+                                "Guard of mesh, {} wide from the roll, {} posts",
+                                Amount.cm(guard.roll()),
+                                Amount.count(guard.posts())),
+                Amount.metres(guard.length()),
+                Phrase.of("{} high", Amount.metres(guard.height())),
+                guard::working);
     }
 
     private static Figure basin(Basin basin) {

@@ -9,6 +9,8 @@ import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Footing;
 import idlebough.core.site.Mound;
 import idlebough.core.site.SoilPit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -24,15 +26,20 @@ public record SectionDrawing(
     private static final double CENTRE = 318;
     private static final double BOARD = 352;
     private static final double STEP = 10;
+    private static final double MOUND_SHOWN = 1.4;
+    /** Less fall across the hole is drawn level, m. */
+    private static final double LEVEL = 0.02;
     /** Bare roots are spread over a cone: they lie flatter than they hang. */
     private static final double SPREAD = 0.78;
 
     static SectionDrawing of(PlantingSection section, Optional<SoilPit> pit, int weeks, TreeView tree) {
         Footing footing = section.setting().footing();
-        Optional<Mound> mound = footing == Footing.GRADE ? Optional.empty() : Optional.of(Mound.of(footing.height()));
+        Optional<Mound> mound = section.mound();
+        // A wide mound runs out of the sheet, so that the hole in it can still be seen.
         double half = Math.max(
                 Math.max(section.mulchRing(), section.width()) / 2 + 0.12,
-                mound.map(raised -> raised.base() / 2 + 0.05).orElse(0.0));
+                mound.map(raised -> Math.min(MOUND_SHOWN, raised.base() / 2 + 0.05))
+                        .orElse(0.0));
         double down = section.depth() + 0.25 + footing.height();
         // In steps, so that the drawing keeps its scale, and its tree, while the tree is lifted.
         double scale = STEP * Math.floor(Math.min(Math.min(290 / half, 250 / down), 290) / STEP);
@@ -61,6 +68,41 @@ public record SectionDrawing(
     /** Level of the natural ground; negative on a mound. */
     public double ground() {
         return -section.setting().footing().height();
+    }
+
+    /** Rise over run of the ground as it is drawn, falling to the right; 0 on a mound, whose top is level. */
+    double slope() {
+        boolean sloping = section.setting().footing() == Footing.GRADE && section.fallAcross() >= LEVEL;
+        return sloping ? section.setting().soil().slope() : 0;
+    }
+
+    /**
+     * A layer of the pit below its topsoil.
+     *
+     * @param top and bottom: m below the ground
+     * @param fill by its colour
+     */
+    public record Layer(double top, double bottom, String fill, String texture) {}
+
+    /** What the pit showed below the topsoil; empty where nobody wrote it down. */
+    public List<Layer> layers() {
+        List<Layer> layers = new ArrayList<>();
+        double from = topsoil();
+        for (SoilPit.Layer seen :
+                pit.map(SoilPit::profile).map(SoilPit.Profile::layers).orElse(List.of())) {
+            layers.add(new Layer(
+                    from,
+                    seen.bottom(),
+                    seen.colour().map(colour -> "url(#c-" + colour.name() + ")").orElse("url(#sb)"),
+                    seen.texture().label()));
+            from = seen.bottom();
+        }
+        return layers;
+    }
+
+    /** Depth at which water stood in the pit, m below the ground. */
+    public Optional<Double> water() {
+        return pit.flatMap(seen -> seen.profile().waterAt());
     }
 
     public double topsoil() {

@@ -3,6 +3,7 @@ package idlebough.app.planting;
 import idlebough.app.web.Sheet;
 import idlebough.app.web.Svg;
 import idlebough.core.planting.Basin;
+import idlebough.core.planting.Guard;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.Stake;
 import idlebough.core.site.Mound;
@@ -10,6 +11,7 @@ import idlebough.core.site.Mound;
 /** The outlines of the cross-section as SVG paths, page units; only what is measured is to scale. */
 public final class SectionPaths {
     private static final double TOP_OF_SHEET = 60;
+    private static final double LEFT = 14;
     private static final double MESH_DEEP = 0.23;
     private final SectionDrawing drawing;
     private final PlantingSection section;
@@ -27,6 +29,7 @@ public final class SectionPaths {
     private final double ball;
     private final double mulch;
     private final double deep;
+    private final double slope;
 
     SectionPaths(SectionDrawing drawing) {
         this.drawing = drawing;
@@ -41,6 +44,40 @@ public final class SectionPaths {
         this.ball = sheet.size(section.setting().tree().ballDiameter() / 2);
         this.mulch = sheet.size(section.mulchRing() / 2);
         this.deep = sheet.size(section.depth());
+        this.slope = drawing.slope();
+    }
+
+    /** The ground at a place: the board lies on it at the high edge of the hole. */
+    private double level(double at) {
+        return board + slope * (at - (x - hole));
+    }
+
+    /** Tilts what is drawn level about the high edge of the hole; null on level ground. */
+    public String lean() {
+        return slope == 0
+                ? null
+                : Svg.translate(x - hole, board)
+                        + " skewY(" + Svg.number(Math.toDegrees(Math.atan(slope))) + ") "
+                        + Svg.translate(hole - x, -board);
+    }
+
+    /** Between the board and the ground at the low edge of the hole. */
+    public String lowSide() {
+        return Svg.path("M# #V#m-4 0h8", x + hole + 6, board, level(x + hole + 6));
+    }
+
+    /** How far down the sheet a depth below the ground lies at its left edge. @param metres below the ground */
+    public double atLeft(double metres) {
+        return (slope == 0 ? ground : level(LEFT)) + sheet.size(metres);
+    }
+
+    /** A ring of mesh round the stem, its foot let into the ground. */
+    public String guard() {
+        Guard guard = section.guard().orElseThrow();
+        double half = sheet.size(guard.across() / 2);
+        double top = Math.max(TOP_OF_SHEET, flare - sheet.size(guard.height()));
+        double foot = flare + sheet.size(guard.roll() - guard.height());
+        return Svg.path("M# #V#M# #V#M# #H#", x - half, foot, top, x + half, foot, top, x - half, top, x + half);
     }
 
     public String mound() {
@@ -57,7 +94,8 @@ public final class SectionPaths {
                 .bottom()
                 .map(wide -> sheet.size(wide / 2))
                 .orElse(hole);
-        return Svg.path("M# #L# #H#L# #z", x - hole, board, x - bottom, board + deep, x + bottom, x + hole, board);
+        return Svg.path(
+                "M# #L# #H#L# #z", x - hole, board, x - bottom, board + deep, x + bottom, x + hole, level(x + hole));
     }
 
     /** The mesh inside the wall, both sides. */
@@ -71,8 +109,15 @@ public final class SectionPaths {
         Basin basin = section.basin().orElseThrow();
         double high = sheet.size(basin.height());
         double wide = sheet.size(basin.width());
-        String right =
-                Svg.path("M# #L# #L# #z", x + hole, board, x + hole + wide / 2, board - high, x + hole + wide, board);
+        double low = level(x + hole + wide / 2);
+        String right = Svg.path(
+                "M# #L# #L# #z",
+                x + hole,
+                level(x + hole),
+                x + hole + wide / 2,
+                low - high,
+                x + hole + wide,
+                level(x + hole + wide));
         return basin.kind() == Basin.Kind.CRESCENT
                 ? right
                 : right
@@ -83,15 +128,14 @@ public final class SectionPaths {
                                 x - hole - wide / 2,
                                 board - high,
                                 x - hole - wide,
-                                board);
+                                level(x - hole - wide));
     }
 
     /** Ties from stake to stem, slack. */
     public String ties() {
         Stake stake = section.stake().orElseThrow();
-        double at = x
-                - drawing.flip()
-                        * sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        double off = sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        double at = stake.place().slanted() ? x - drawing.flip() * 6 : x - drawing.flip() * off;
         StringBuilder ties = new StringBuilder();
         for (double height : stake.ties()) {
             double y = board - sheet.size(height);
@@ -107,7 +151,7 @@ public final class SectionPaths {
         return Svg.path(
                 "M# #Q# # # #H#Q# # # #z",
                 x - hole - 14,
-                board,
+                level(x - hole - 14),
                 x - ball - 20,
                 flare + 2,
                 x - ball,
@@ -116,7 +160,7 @@ public final class SectionPaths {
                 x + ball + 20,
                 flare + 2,
                 x + hole + 14,
-                board);
+                level(x + hole + 14));
     }
 
     public String mulch() {
@@ -130,9 +174,9 @@ public final class SectionPaths {
         return Svg.path(
                 "M# #Q# # # #L# #Q# # # #z",
                 x + side * mulch,
-                board,
+                level(x + side * mulch),
                 x + side * (mulch - 20),
-                board - thick,
+                level(x + side * (mulch - 20)) - thick,
                 x + side * (clear + 34),
                 flare - thick * 0.8,
                 x + side * clear,
@@ -140,15 +184,27 @@ public final class SectionPaths {
                 x + side * (ball + 12),
                 flare,
                 x + side * (hole + 10),
-                board);
+                level(x + side * (hole + 10)));
     }
 
     /** To windward, outside the ball. */
     public String stake() {
         Stake stake = section.stake().orElseThrow();
-        double at = x
-                - drawing.flip()
-                        * sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        double off = sheet.size(stake.off() + section.setting().tree().stem() / 2);
+        if (stake.place().slanted()) {
+            double foot = x + drawing.flip() * off;
+            double down = sheet.size(stake.buried() * Math.sqrt(0.5));
+            double up = Math.min(board - TOP_OF_SHEET, sheet.size(stake.top()));
+            return Svg.path(
+                    "M# #L# #h9L# #z",
+                    foot + drawing.flip() * down,
+                    board + down,
+                    foot - drawing.flip() * up - 4,
+                    board - up,
+                    foot + drawing.flip() * down,
+                    board + down);
+        }
+        double at = x - drawing.flip() * off;
         double top = Math.max(TOP_OF_SHEET, board - sheet.size(stake.above()));
         return Svg.path("M# #h8V#l-4 12l-4 -12z", at - 4, top, board + sheet.size(stake.buried()));
     }

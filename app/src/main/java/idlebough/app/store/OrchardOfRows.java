@@ -160,7 +160,9 @@ public final class OrchardOfRows {
                         Optional.ofNullable(own.holeWidth()),
                         Optional.ofNullable(own.holeBottom()),
                         Optional.ofNullable(own.holeRefill()),
-                        Optional.ofNullable(own.holeRaise()));
+                        Optional.ofNullable(own.holeRaise()),
+                        Optional.ofNullable(own.holeClear()),
+                        own.holeFilled() == null ? Tree.Filled.BY_THE_WAYS : own.holeFilled());
     }
 
     private static Ways ways(List<WayRow> rows) {

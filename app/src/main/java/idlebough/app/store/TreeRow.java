@@ -17,11 +17,20 @@ public record TreeRow(
 
     /** In the hole that the program proposes. */
     public TreeRow(RowKey key, String pegId, String choiceId, What what, Nursery nursery, Footing footing, Life life) {
-        this(key, pegId, choiceId, what, nursery, footing, life, new Hole(null, null, null, null, null));
+        this(key, pegId, choiceId, what, nursery, footing, life, Hole.PROPOSED);
     }
 
     /** As the grower wants it or has dug it, m; null where the program's is taken. */
-    public record Hole(Double holeDepth, Double holeWidth, Double holeBottom, Double holeRefill, Double holeRaise) {}
+    public record Hole(
+            Double holeDepth,
+            Double holeWidth,
+            Double holeBottom,
+            Double holeRefill,
+            Double holeRaise,
+            Double holeClear,
+            Tree.Filled holeFilled) {
+        static final Hole PROPOSED = new Hole(null, null, null, null, null, null, null);
+    }
 
     /**
      * @param rootstockKey null while none is chosen

@@ -68,6 +68,7 @@ public final class Buttons {
                 r -> does(r, "/almanac", Map.of("plantingDate", r.day().toString())));
         on(PlantingRemedy.LookAgain.class, r -> leads(r, "/planting/" + r.tree() + "/arrival"));
         on(PlantingRemedy.EnterTree.class, r -> leads(r, "/planting/" + r.tree()));
+        on(PlantingRemedy.TakeHole.class, r -> does(r, "/planting/" + r.tree() + "/hole", Map.of()));
         on(PlantingRemedy.MeasureAgain.class, r -> leads(r, "/planting?tree=" + r.tree() + "#as-planted"));
         on(DaybookRemedy.MeasureUnion.class, r -> leads(r, "/daybook?tree=" + r.tree() + "#measure"));
     }

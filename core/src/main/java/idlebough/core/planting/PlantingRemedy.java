@@ -9,6 +9,9 @@ public interface PlantingRemedy extends Remedy {
     /** Leads to where a tree is entered as it came. */
     record EnterTree(Phrase label, String tree) implements PlantingRemedy {}
 
+    /** Gives up the grower's own hole for the one that is proposed. */
+    record TakeHole(Phrase label, String tree) implements PlantingRemedy {}
+
     /** Leads to where the union is entered as it stands. */
     record MeasureAgain(Phrase label, String tree) implements PlantingRemedy {}
 

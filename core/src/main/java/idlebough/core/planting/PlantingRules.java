@@ -66,6 +66,10 @@ public final class PlantingRules {
     public static final Rule SEASON = Rule.of("planting.season");
     public static final Rule SOIL_WARM = Rule.of("planting.soil-warm");
     public static final Rule FROST_AHEAD = Rule.of("planting.frost-ahead");
+    public static final Rule FILLED = Rule.of("planting.filled");
+    public static final Rule STAKE_BALL = Rule.of("planting.stake-ball");
+    public static final Rule MULCH_STEM = Rule.of("planting.mulch-stem");
+    public static final Rule MULCH_THICK = Rule.of("planting.mulch-thick");
     private static final RuleTable TABLE = RuleTable.of("planting");
     /** A cloudburst, mm. */
     private static final double CLOUDBURST = 100;
@@ -108,6 +112,8 @@ public final class PlantingRules {
         }
         rules.richFill().ifPresent(findings::add);
         rules.hole(findings);
+        rules.filled().ifPresent(findings::add);
+        rules.beside(findings);
         rules.roots().ifPresent(findings::add);
         rules.slope().ifPresent(findings::add);
         rules.lift().ifPresent(findings::add);
@@ -260,7 +266,7 @@ public final class PlantingRules {
         boolean heavy = setting.texture().traits().heavy() || setting.soil().slow();
         Measured below = Measured.of(section.below(), READING, FINE_LENGTH);
         List<Remedy> shallower = setting.ground().hole().own()
-                ? List.of(enterTree())
+                ? List.of(takeHole())
                 : List.of(way(PlantingWays.PIT, "fitted", "remedy.fitted"));
         if (wet) {
             told(
@@ -293,7 +299,7 @@ public final class PlantingRules {
                                 about(V_SHAPE)
                                         .with("bottom", cm(bottom))
                                         .with("ball", cm(setting.tree().ballDiameter()))
-                                        .remedies(List.of(enterTree())),
+                                        .remedies(List.of(takeHole())),
                                 Measured.of(bottom - setting.tree().ballDiameter(), READING, FINE_LENGTH),
                                 TABLE.atLeast("v-shape", FINE_LENGTH))
                         .ifPresent(findings::add));
@@ -301,7 +307,10 @@ public final class PlantingRules {
                         about(NARROW)
                                 .with("width", cm(section.width()))
                                 .with("ball", cm(setting.tree().ballDiameter()))
-                                .remedies(List.of(enterTree())),
+                                .remedies(List.of(
+                                        setting.ground().hole().width().isPresent()
+                                                ? takeHole()
+                                                : way(PlantingWays.WIDTH, "double", "remedy.double"))),
                         Measured.exactly(section.width() / setting.tree().ballDiameter(), SCORE),
                         TABLE.atLeast("narrow", SCORE))
                 .ifPresent(findings::add);
@@ -325,6 +334,51 @@ public final class PlantingRules {
                             about(MESH_WIDE).remedies(List.of(way(PlantingWays.MESH, "fine", "remedy.mesh"))),
                             Measured.exactly(section.meshOpening(), FINE_LENGTH),
                             TABLE.atMost("mesh-wide", FINE_LENGTH))
+                    .ifPresent(findings::add);
+        }
+    }
+
+    /** Does what goes in make a bucket, or starve the roots? Empty where the ways are followed. */
+    private Optional<Finding> filled() {
+        PlantingSection.Setting setting = section.setting();
+        boolean wet = setting.soil().slow() && !setting.footing().raised();
+        boolean heavy = wet || setting.texture().traits().heavy();
+        Standing grave = heavy ? Standing.STOP : Standing.DOUBTFUL;
+        return switch (setting.ground().hole().filled()) {
+            case BY_THE_WAYS -> Optional.empty();
+            case SAND -> setting.texture().traits().group().equals("sand") ? Optional.empty() : filled("sand", grave);
+            case GRAVEL -> filled("gravel", grave);
+            // In slow soil the share of compost is judged for itself.
+            case COMPOST -> wet ? Optional.empty() : filled("compost", grave);
+            case UPSIDE_DOWN -> filled("upside-down", Standing.DOUBTFUL);
+        };
+    }
+
+    private Optional<Finding> filled(String what, Standing standing) {
+        return Optional.of(
+                about(FILLED).variant(what).remedies(List.of(takeHole())).stands(standing, TABLE.source("filled")));
+    }
+
+    /** What stands and lies beside it; only what is not sound. */
+    private void beside(List<Finding> findings) {
+        section.stake()
+                .flatMap(stake -> stake.outside(section.setting()))
+                .flatMap(outside -> told(
+                        about(STAKE_BALL)
+                                .remedies(List.of(way(PlantingWays.STAKE_PLACE, "beside", "remedy.stake-beside"))),
+                        Measured.of(outside, READING, FINE_LENGTH),
+                        TABLE.atLeast("stake-ball", FINE_LENGTH)))
+                .ifPresent(findings::add);
+        told(
+                        about(MULCH_STEM).remedies(List.of(takeHole())),
+                        Measured.exactly(section.mulchClear(), FINE_LENGTH),
+                        TABLE.atLeast("mulch-stem", FINE_LENGTH))
+                .ifPresent(findings::add);
+        if (section.mulchInWind()) {
+            told(
+                            about(MULCH_THICK).remedies(List.of(way(PlantingWays.MULCH, "fit", "remedy.mulch-fit"))),
+                            Measured.exactly(section.mulchDepth(), FINE_LENGTH),
+                            TABLE.atMost("mulch-thick", FINE_LENGTH))
                     .ifPresent(findings::add);
         }
     }
@@ -379,7 +433,12 @@ public final class PlantingRules {
                             TABLE.limit("flare-deep", -section.setDeep(), FINE_LENGTH, Limit.Side.AT_MOST));
         }
         return inTheEnd(section.endsLevel() ? FLARE_LEVEL : FLARE_BURIED)
-                .remedies(section.loosened() ? List.of(way(PlantingWays.BASE, "firm", "remedy.firm")) : List.of())
+                .remedies(
+                        section.setting().ground().hole().own()
+                                ? List.of(takeHole())
+                                : section.loosened()
+                                        ? List.of(way(PlantingWays.BASE, "firm", "remedy.firm"))
+                                        : List.of())
                 .judge(
                         section.flareInTheEnd(),
                         TABLE.atLeast(section.endsLevel() ? "flare-level.low" : "flare-buried", FINE_LENGTH));
@@ -409,7 +468,7 @@ public final class PlantingRules {
                 : Optional.of(inTheEnd(FLARE_HIGH)
                         .variant(section.endsLevel() ? "level" : "")
                         .with("above", fine(section.setting().tree().union()))
-                        .remedies(List.of(enterTree()))
+                        .remedies(heights())
                         .judge(measured, most));
     }
 
@@ -426,8 +485,7 @@ public final class PlantingRules {
         Limit most = TABLE.atMost("union-high", FINE_LENGTH);
         return Standing.of(section.unionInTheEnd(), most) == Standing.SOUND
                 ? Optional.empty()
-                : Optional.of(
-                        inTheEnd(UNION_HIGH).remedies(List.of(enterTree())).judge(section.unionInTheEnd(), most));
+                : Optional.of(inTheEnd(UNION_HIGH).remedies(heights()).judge(section.unionInTheEnd(), most));
     }
 
     /** Does what is filled in make a bucket of the hole? Empty where the water leaves, on a mound, or without compost. */
@@ -465,7 +523,7 @@ public final class PlantingRules {
 
     private Finding unionLow() {
         return inTheEnd(UNION_LOW)
-                .remedies(List.of(enterTree()))
+                .remedies(heights())
                 .judge(
                         section.unionInTheEnd(),
                         TABLE.limit("union-low", section.unionMin(), FINE_LENGTH, Limit.Side.AT_LEAST));
@@ -473,7 +531,10 @@ public final class PlantingRules {
 
     private Finding unionBelowMulch() {
         List<Remedy> remedies = new ArrayList<>();
-        remedies.add(way(PlantingWays.RING, "usual", "remedy.ring"));
+        remedies.add(
+                section.setting().ground().hole().clear().isPresent()
+                        ? takeHole()
+                        : way(PlantingWays.RING, "usual", "remedy.ring"));
         if (section.mulchDepth() > TABLE.value("thin-mulch")) {
             remedies.add(way(PlantingWays.MULCH, "thin", "remedy.thin"));
         }
@@ -550,6 +611,17 @@ public final class PlantingRules {
 
     private Remedy enterTree() {
         return new PlantingRemedy.EnterTree(WORDS.say("remedy.enter", Map.of("tree", label)), id);
+    }
+
+    private Remedy takeHole() {
+        return new PlantingRemedy.TakeHole(WORDS.say("remedy.hole", Map.of()), id);
+    }
+
+    /** What mends a height: the hole that is proposed, where somebody set it otherwise, else a tree measured again. */
+    private List<Remedy> heights() {
+        return section.setting().ground().hole().raise().isPresent()
+                ? List.of(takeHole(), enterTree())
+                : List.of(enterTree());
     }
 
     private Remedy way(Way way, String school, String words) {

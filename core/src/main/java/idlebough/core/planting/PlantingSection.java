@@ -19,6 +19,7 @@ import idlebough.core.measure.Solids;
 import idlebough.core.site.Barrows;
 import idlebough.core.site.DrainageRate;
 import idlebough.core.site.Footing;
+import idlebough.core.site.Mound;
 import idlebough.core.site.Shelter;
 import idlebough.core.site.SoilPit;
 import idlebough.core.site.Texture;
@@ -64,6 +65,7 @@ public record PlantingSection(
     private static final double READING = TABLE.value("reading");
     private static final double LEAST_UNION = TABLE.value("union-least");
     private static final double WIDE_RING = TABLE.value("wide-ring");
+    private static final String AVOCADO = "avocado";
     private static final Source HEIGHT =
             Source.practice("flare level or slightly proud, never below; union clear above ground and mulch");
     private static final Source DIG =
@@ -75,7 +77,7 @@ public record PlantingSection(
      * @param stock empty while none is chosen
      * @param soil of the pit that speaks for the place
      * @param ways choice key by way key; what is missing is the usual one
-     * @param stormWind bearing from which storms come, degrees; empty when not known
+     * @param grown what it becomes
      */
     public record Setting(
             NurseryTree tree,
@@ -84,7 +86,20 @@ public record PlantingSection(
             Tree.Ground ground,
             Map<String, String> ways,
             Around around,
-            double latitude) {
+            double latitude,
+            Grown grown) {
+        /** Of any crop. */
+        public Setting(
+                NurseryTree tree,
+                Optional<Rootstock> stock,
+                Soil soil,
+                Tree.Ground ground,
+                Map<String, String> ways,
+                Around around,
+                double latitude) {
+            this(tree, stock, soil, ground, ways, around, latitude, Grown.ANY);
+        }
+
         /** In the hole that the program proposes, in the open. */
         public Setting(
                 NurseryTree tree,
@@ -118,8 +133,18 @@ public record PlantingSection(
 
         /** The school that holds in a matter. */
         Way.School school(Way way) {
-            return way.choose(ways.get(way.key()));
+            return way.choose(ways.get(way.key()), grown.crop());
         }
+    }
+
+    /**
+     * What the tree becomes.
+     *
+     * @param crop its key
+     * @param crown as wide as it will be, m
+     */
+    public record Grown(String crop, double crown) {
+        static final Grown ANY = new Grown("", 4);
     }
 
     /**
@@ -323,7 +348,9 @@ public record PlantingSection(
     }
 
     private static double organic(Setting setting) {
-        return setting.school(PlantingWays.MIX).value();
+        return setting.ground().hole().filled() == Tree.Filled.COMPOST
+                ? 1
+                : setting.school(PlantingWays.MIX).value();
     }
 
     /** Flare above the board so that after settling neither flare nor union is too low, m. */
@@ -343,11 +370,32 @@ public record PlantingSection(
     }
 
     private static double clear(Setting setting) {
-        return setting.school(PlantingWays.RING).value();
+        return setting.ground()
+                .hole()
+                .clear()
+                .orElse(setting.school(PlantingWays.RING).value());
     }
 
     private static double mulchDepth(Setting setting) {
-        return setting.school(PlantingWays.MULCH).value();
+        double wished = setting.school(PlantingWays.MULCH).value();
+        return wished > 0 ? wished : mulchThatFits(setting);
+    }
+
+    private static double mulchThatFits(Setting setting) {
+        if (setting.grown().crop().equals(AVOCADO)) {
+            return TABLE.value("mulch-fit.avocado");
+        }
+        double ofKind = switch (setting.school(PlantingWays.MULCH_KIND).key()) {
+            case "bark" -> TABLE.value("mulch-fit.bark");
+            case "straw" -> TABLE.value("mulch-fit.straw");
+            default -> TABLE.value("mulch-fit.chips");
+        };
+        return setting.around().exposed() ? Math.min(TABLE.value("mulch-thick"), ofKind) : ofKind;
+    }
+
+    /** Whether storms reach a mulch that crusts: the coarse one of an avocado does not. */
+    boolean mulchInWind() {
+        return setting.around().exposed() && !setting.grown().crop().equals(AVOCADO);
     }
 
     public boolean hasUnion() {
@@ -471,6 +519,30 @@ public record PlantingSection(
 
     public boolean staked() {
         return stake().isPresent();
+    }
+
+    /** What keeps animals off its bark; empty where nothing does. */
+    public Optional<Guard> guard() {
+        double height = setting.school(PlantingWays.GUARD).value();
+        return height > 0 ? Optional.of(Guard.of(height, setting.tree().stem())) : Optional.empty();
+    }
+
+    /** Shade for its stem and crown, where the way says so. */
+    public Optional<Screen> screen() {
+        return setting.school(PlantingWays.STEM).key().equals("cloth")
+                ? Optional.of(Screen.of(setting.tree().height()))
+                : Optional.empty();
+    }
+
+    /** What it is set on; empty on the grade. */
+    public Optional<Mound> mound() {
+        double height = setting.footing().height();
+        return !setting.footing().raised()
+                ? Optional.empty()
+                : Optional.of(
+                        setting.school(PlantingWays.MOUND).value() > 0
+                                ? Mound.under(setting.grown().crown(), height)
+                                : Mound.of(height));
     }
 
     /** Which way it is turned. */

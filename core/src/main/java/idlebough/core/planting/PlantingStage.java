@@ -13,6 +13,7 @@ import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
 import idlebough.core.judge.Ways;
 import idlebough.core.measure.Quantity;
+import idlebough.core.rootstock.TreeSize;
 import idlebough.core.site.Feature;
 import idlebough.core.site.Point;
 import idlebough.core.site.Shelter;
@@ -147,7 +148,11 @@ public final class PlantingStage implements Stage {
                                             stand.tree().ground(),
                                             ways.of(id, stand.crop().key()),
                                             around.apply(stand),
-                                            ground.location().latitude()),
+                                            ground.location().latitude(),
+                                            new PlantingSection.Grown(
+                                                    stand.crop().key(),
+                                                    TreeSize.of(stand.variety(), stand.stock())
+                                                            .spread())),
                                     unions.asPlanted(id).map(UnionMeasure::height),
                                     unions.check(id).isPresent(),
                                     stand.toPlant() ? Optional.of(season(stand, input, seasons)) : Optional.empty())));

@@ -51,11 +51,13 @@ public final class PlantingSteps {
     }
 
     private void hole() {
-        if (section.setting().footing().raised()) {
-            steps.add(Phrase.of(
-                    "The mound: {}; heaped three to six months before, so that it has settled.",
-                    name(PlantingWays.BED_FILL)));
-        }
+        section.mound()
+                .ifPresent(mound -> steps.add(Phrase.of(
+                        "The mound: {}; {} at its foot, {} on top; heaped three to six months before, so that it has"
+                                + " settled.",
+                        name(PlantingWays.BED_FILL),
+                        metres(mound.base()),
+                        metres(mound.top()))));
         if (bare()) {
             steps.add(Phrase.of("Soak the roots: {}; keep them covered until it goes in.", name(PlantingWays.SOAK)));
         } else {
@@ -108,9 +110,14 @@ public final class PlantingSteps {
         steps.add(Phrase.of("The nursery’s cane and bindings: {}.", name(PlantingWays.CANE)));
         section.stake()
                 .ifPresent(stake -> steps.add(Phrase.of(
-                        "Stake: {} long, {} of it in the ground, {} from the stem to windward, {}; tied {}.",
+                        stake.place().slanted()
+                                ? "Stake: {} long, {} of it in the ground, {}, its foot {} from the stem in the lee; {};"
+                                        + " tied {} where it crosses the stem."
+                                : "Stake: {} long, {} of it in the ground, to windward, {}, {} from the stem; {}; tied"
+                                        + " {}.",
                         metres(stake.length()),
                         cm(stake.buried()),
+                        name(PlantingWays.STAKE_PLACE),
                         cm(stake.off()),
                         name(PlantingWays.STAKE_WHEN),
                         name(PlantingWays.TIE))));
@@ -152,6 +159,32 @@ public final class PlantingSteps {
                         () -> steps.add(Phrase.of("Heap no ring: water must leave, or comes by drip.")));
     }
 
+    /** What is cut: by the way and, where that asks for it, by form, crop and wind. */
+    private Phrase pruning() {
+        Way.School school = school(PlantingWays.PRUNING);
+        PlantingSection.Setting setting = section.setting();
+        boolean fits = school.key().equals("fit");
+        Arrival.Branches seen = setting.tree().arrival().seen().branches();
+        boolean whip = seen == Arrival.Branches.WHIP || seen == Arrival.Branches.NOT_SEEN && bare();
+        Phrase clean = Phrase.of(PlantingWays.PRUNING.choose("light").name());
+        if (fits && !whip) {
+            return setting.around().exposed() && !bare()
+                    ? Phrase.of("{}, and the longest shoots shortened by a third, for the wind", clean)
+                    : clean;
+        }
+        return !fits && !school.key().equals("heading")
+                ? Phrase.of(school.name())
+                : Heading.of(setting.grown().crop())
+                        .map(heading -> Phrase.of(
+                                fits
+                                        ? "a bare whip headed {} to {} above the ground; {}"
+                                        : "headed back {} to {} above the ground; {}",
+                                cm(heading.low()),
+                                cm(heading.high()),
+                                heading.then()))
+                        .orElse(fits ? clean : Phrase.of(school.name()));
+    }
+
     private void after(long late) {
         steps.add(Phrase.of(
                 "Mulch with {}, {} deep, {} clear of the stem. Compost on top: {}.",
@@ -167,7 +200,10 @@ public final class PlantingSteps {
         } else {
             steps.add(Phrase.of("The stem: {}.", name(PlantingWays.STEM)));
         }
-        steps.add(Phrase.of("Prune: {}; wounds {}.", name(PlantingWays.PRUNING), name(PlantingWays.WOUND)));
+        section.guard()
+                .ifPresent(guard -> steps.add(
+                        Phrase.of("Guard against {}, {} across.", name(PlantingWays.GUARD), cm(guard.across()))));
+        steps.add(Phrase.of("Prune: {}; wounds {}.", pruning(), name(PlantingWays.WOUND)));
         steps.add(
                 Phrase.of("Fruit: {}. First feed: {}.", name(PlantingWays.FIRST_FRUIT), name(PlantingWays.FIRST_FEED)));
         if (late > TABLE.value("season")) {

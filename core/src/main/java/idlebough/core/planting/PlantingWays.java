@@ -2,6 +2,7 @@ package idlebough.core.planting;
 
 import idlebough.core.judge.Table;
 import idlebough.core.judge.Way;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +42,9 @@ public final class PlantingWays {
     public static final Way STAKE_WHEN = of("stake-when");
     public static final Way TIE = of("tie");
     public static final Way TIE_TIME = of("tie-time");
+    public static final Way STAKE_PLACE = of("stake-place");
+    public static final Way GUARD = of("guard");
+    public static final Way MOUND = of("mound");
     public static final Way STEM = of("stem");
     public static final Way CANE = of("cane");
     public static final Way ADDITIVES = of("additives");
@@ -79,8 +83,18 @@ public final class PlantingWays {
                         row.get("title"),
                         List.copyOf(schools.get(row.get("key"))),
                         row.get("usual"),
-                        row.get("why")))
+                        row.get("why"),
+                        ofCrops(row.get("crops"))))
                 .toList();
+    }
+
+    /** “orange=eight;lemon=eight”: the school that is usual for each. */
+    private static Map<String, String> ofCrops(String cell) {
+        return cell.isEmpty()
+                ? Map.of()
+                : Arrays.stream(cell.split(";"))
+                        .map(each -> each.split("="))
+                        .collect(Collectors.toUnmodifiableMap(each -> each[0], each -> each[1]));
     }
 
     private static Way of(String matter) {

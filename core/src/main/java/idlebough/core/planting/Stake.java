@@ -19,17 +19,20 @@ import java.util.Optional;
  * and
  * wind; a stock that never holds itself has a stake for life.
  *
- * @param count 1 to 3
- * @param above and buried: m
+ * @param place how many and how they stand
+ * @param above and buried: m along the stake
  * @param off from the stem, m
  * @param years it stays; empty for life
  * @param why it is wanted
  */
-public record Stake(int count, double above, double buried, double off, Optional<Integer> years, Phrase why) {
+public record Stake(Place place, double above, double buried, double off, Optional<Integer> years, Phrase why) {
     private static final RuleTable TABLE = RuleTable.of("planting");
     private static final double ROUND = 0.05;
     private static final Source SOURCE = Source.practice(
             "two thirds to three quarters of the tree; a quarter to a third of the stake in the ground");
+
+    /** @param count 1 to 3; @param slanted at half a right angle, its head into the wind and its foot in the lee */
+    public record Place(int count, boolean slanted) {}
 
     /** What of a planting decides it. @param exposed whether storms are known and reach it */
     record Setting(
@@ -55,13 +58,17 @@ public record Stake(int count, double above, double buried, double off, Optional
             boolean forLife = forLife(setting);
             double above = above(setting, all.school(PlantingWays.STAKE_LENGTH).value() > 0, forLife);
             return new Stake(
-                    count(setting),
+                    new Place(count(setting), at(all).equals("slanted")),
                     above,
                     buried(above, setting.texture()),
                     off(setting),
                     years(setting, (int) all.school(PlantingWays.TIE_TIME).value(), forLife),
                     why);
         });
+    }
+
+    private static String at(PlantingSection.Setting setting) {
+        return setting.school(PlantingWays.STAKE_PLACE).key();
     }
 
     private static Optional<Phrase> why(Setting setting, String school) {
@@ -118,7 +125,7 @@ public record Stake(int count, double above, double buried, double off, Optional
 
     /** Beside bare roots it stands before the tree is spread round it, else outside the ball. */
     private static double off(Setting setting) {
-        return setting.form() == Form.BARE
+        return setting.form() == Form.BARE || at(setting.section().setting()).equals("close")
                 ? TABLE.value("stake-off")
                 : setting.section().setting().tree().ballDiameter() / 2 + TABLE.value("stake-beside");
     }
@@ -136,10 +143,30 @@ public record Stake(int count, double above, double buried, double off, Optional
         return above + buried;
     }
 
+    public int count() {
+        return place.count();
+    }
+
+    /** Top above the ground, m. */
+    public double top() {
+        return place.slanted() ? above * Math.sqrt(0.5) : above;
+    }
+
+    /** How far outside the ball it stands, m; negative where it goes through it, empty beside bare roots. */
+    Optional<Double> outside(PlantingSection.Setting setting) {
+        return setting.tree().form() == Form.BARE
+                ? Optional.empty()
+                : Optional.of(off - setting.tree().ballDiameter() / 2);
+    }
+
     /** Heights of the ties above the ground: one near the top, a second in wind or on a tall whip, m. */
     public List<Double> ties() {
-        double top = above - TABLE.value("tie-below-top");
-        return count > 1 || above > TABLE.value("two-ties") ? List.of(top, top / 2) : List.of(top);
+        if (place.slanted()) {
+            // It is tied where it crosses the stem.
+            return List.of(off);
+        }
+        double top = top() - TABLE.value("tie-below-top");
+        return count() > 1 || above > TABLE.value("two-ties") ? List.of(top, top / 2) : List.of(top);
     }
 
     /**
@@ -158,7 +185,11 @@ public record Stake(int count, double above, double buried, double off, Optional
         Working.Builder steps = Working.of("How {} comes about", metres(length()))
                 .step("wanted: {}", why)
                 .step("{} above the ground, {} in it", metres(above), metres(buried))
-                .step("{} from the stem, to windward, outside the ball", cm(off));
+                .step(
+                        place.slanted()
+                                ? "its foot {} from the stem in the lee, slanted into the wind; tied where it crosses the stem"
+                                : "{} from the stem, to windward",
+                        cm(off));
         years.ifPresentOrElse(
                 kept -> steps.step("off after {} years, when the stem holds itself", Amount.count(kept)),
                 () -> steps.step("it stays for life"));

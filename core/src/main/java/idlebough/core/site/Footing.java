@@ -10,7 +10,9 @@ public enum Footing {
     LOW_MOUND(0.15, false, "on a low mound"),
     MOUND(0.30, false, "on a mound"),
     TALL_MOUND(0.60, false, "on a tall mound"),
-    DRAINED(0.60, true, "on a tall mound with a drain");
+    DRAINED(0.60, true, "on a tall mound with a drain"),
+    /** Dear: taken by hand where old trees stood or roots rot, never proposed. */
+    HIGH_BERM(0.90, false, "on a high berm");
 
     private final double height;
     private final boolean drained;

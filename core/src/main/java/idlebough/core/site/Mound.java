@@ -23,6 +23,11 @@ public record Mound(double top, double height, double run, double settles) {
         return new Mound(USUAL_TOP, height, USUAL_RUN, USUAL_SETTLING);
     }
 
+    /** One whose foot is as wide as the grown crown; never narrower on top than usual. @param crown m across */
+    public static Mound under(double crown, double height) {
+        return new Mound(Math.max(USUAL_TOP, crown - 2 * USUAL_RUN * height), height, USUAL_RUN, USUAL_SETTLING);
+    }
+
     /** Diameter at the foot, m. */
     public double base() {
         return top + 2 * run * height;

@@ -55,28 +55,60 @@ public record Tree(
      * @param bottom width at the bottom
      * @param refill loose soil that was put back under the ball or the roots
      * @param raise how far above the board the flare is set
+     * @param clear of mulch round the stem
+     * @param filled what goes in, if not what the ways say
      */
     public record Hole(
             Optional<Double> depth,
             Optional<Double> width,
             Optional<Double> bottom,
             Optional<Double> refill,
-            Optional<Double> raise) {
+            Optional<Double> raise,
+            Optional<Double> clear,
+            Filled filled) {
         public static final Hole PROPOSED =
-                new Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+                new Hole(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
-        /** With the tree where the program sets it. */
+        /** With the tree where the program sets it, filled by the ways. */
         public Hole(Optional<Double> depth, Optional<Double> width, Optional<Double> bottom, Optional<Double> refill) {
-            this(depth, width, bottom, refill, Optional.empty());
+            this(depth, width, bottom, refill, Optional.empty(), Optional.empty(), Filled.BY_THE_WAYS);
         }
 
         /** The same with the flare so far above the board, m. */
         public Hole raisedTo(double metres) {
-            return new Hole(depth, width, bottom, refill, Optional.of(metres));
+            return new Hole(depth, width, bottom, refill, Optional.of(metres), clear, filled);
+        }
+
+        /** The same with so much bare ground round the stem, m. */
+        public Hole clearOf(double metres) {
+            return new Hole(depth, width, bottom, refill, raise, Optional.of(metres), filled);
+        }
+
+        /** The same, otherwise filled. */
+        public Hole filledWith(Filled other) {
+            return new Hole(depth, width, bottom, refill, raise, clear, other);
         }
 
         public boolean own() {
             return !equals(PROPOSED);
+        }
+    }
+
+    /** What people put into a hole; all but the first are refused by every school, or by nearly all. */
+    public enum Filled {
+        BY_THE_WAYS("what the ways say"),
+        SAND("sand mixed in"),
+        GRAVEL("gravel or stones at the bottom"),
+        COMPOST("compost or potting mix alone"),
+        UPSIDE_DOWN("the subsoil on top");
+        private final String words;
+
+        Filled(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
         }
     }
 

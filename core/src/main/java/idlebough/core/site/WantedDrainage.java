@@ -4,6 +4,7 @@ import idlebough.core.crop.Crop;
 import idlebough.core.judge.Limit;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.measure.Quantity;
+import java.util.EnumSet;
 import java.util.Optional;
 
 /**
@@ -102,7 +103,7 @@ public final class WantedDrainage {
      * @param lacking of dry ground, m; not positive where there is enough
      */
     public static Footing footing(Lift lift, double lacking) {
-        for (Footing footing : Footing.values()) {
+        for (Footing footing : EnumSet.range(Footing.GRADE, Footing.DRAINED)) {
             if (footing.height() >= Math.max(lift.height(), lacking) - 1e-9 && (footing.drained() || !lift.drain())) {
                 return footing;
             }

@@ -71,6 +71,7 @@ import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -760,10 +761,30 @@ class EdgesTest {
 
     /** A pot of 30 cm by 40 in a hole of the grower's own, in loam, or in clay that drains slowly. */
     private static PlantingSection hole(boolean slow, Tree.Hole hole, Footing footing, Map<String, String> ways) {
+        return hole(slow ? Texture.CLAY : Texture.LOAM, slow, hole, footing, ways);
+    }
+
+    /** A pot so wide that is staked, in the calm or where storms come. */
+    private static PlantingSection beside(double ball, String crop, Map<String, String> ways, boolean storms) {
+        Map<String, String> all = new HashMap<>(ways);
+        all.put("planting.stake", "always");
+        return PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(Form.CONTAINER, ball, 0.3, Optional.of(0.13), 0.02),
+                Optional.of(Shipped.stock("m26")),
+                LOAM,
+                new Tree.Ground(Footing.GRADE, Tree.Hole.PROPOSED),
+                all,
+                new PlantingSection.Around(storms ? Optional.of(250.0) : Optional.empty(), 1, Optional.empty()),
+                45,
+                new PlantingSection.Grown(crop, 4)));
+    }
+
+    private static PlantingSection hole(
+            Texture texture, boolean slow, Tree.Hole hole, Footing footing, Map<String, String> ways) {
         return PlantingSection.of(new PlantingSection.Setting(
                 new NurseryTree(Form.CONTAINER, 0.4, 0.3, Optional.of(0.13), 0.02),
                 Optional.of(Shipped.stock("m26")),
-                new PlantingSection.Soil(slow ? Texture.CLAY : Texture.LOAM, slow, 0),
+                new PlantingSection.Soil(texture, slow, 0),
                 new Tree.Ground(footing, hole),
                 ways,
                 new PlantingSection.Around(Optional.empty(), 1, Optional.empty()),
@@ -851,6 +872,23 @@ class EdgesTest {
                         new Tree.Hole(Optional.empty(), Optional.of(0.4 * value), Optional.empty(), Optional.empty()),
                         Footing.GRADE,
                         Map.of());
+            case "planting.filled" -> {
+                String[] of = with.split("/");
+                yield hole(
+                        Texture.valueOf(of[1]),
+                        Texture.valueOf(of[1]).traits().heavy(),
+                        Tree.Hole.PROPOSED.filledWith(Tree.Filled.valueOf(of[0])),
+                        Footing.GRADE,
+                        Map.of());
+            }
+            case "planting.stake-ball" -> beside(value, with, Map.of("planting.stake-place", with), false);
+            case "planting.mulch-stem" -> hole(false, Tree.Hole.PROPOSED.clearOf(value), Footing.GRADE, Map.of());
+            case "planting.mulch-thick" ->
+                beside(
+                        0.4,
+                        with,
+                        Map.of("planting.mulch", value < 0.09 ? "middle" : value < 0.12 ? "thick" : "deep"),
+                        !with.equals("calm"));
             case "planting.sod-under" -> on(with, "planting.sod", "under");
             case "planting.basin-wet" -> on(with, "planting.basin", "ring");
             case "planting.walls" -> on(with.split("/")[0], "planting.tool", with.split("/")[1]);

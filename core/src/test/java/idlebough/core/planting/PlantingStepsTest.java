@@ -15,6 +15,7 @@ import idlebough.core.site.Tree;
 import idlebough.core.winter.WinterStage;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +65,8 @@ class PlantingStepsTest {
                 new Tree.Ground(footing, Tree.Hole.PROPOSED),
                 ways,
                 new PlantingSection.Around(Optional.of(250.0), 1, Optional.of(90.0)),
-                45));
+                45,
+                new PlantingSection.Grown("apple", 5)));
     }
 
     private static String told(List<Phrase> steps) {
@@ -90,8 +92,11 @@ class PlantingStepsTest {
 
     private static List<Object> outcome(Map<String, String> ways) {
         List<Object> all = new ArrayList<>();
+        Map<String, String> bark = new HashMap<>(ways);
+        bark.putIfAbsent("planting.mulch-kind", "bark");
         for (PlantingSection section : List.of(
                 section(Form.BARE, Footing.GRADE, Arrival.Roots.GOOD, ways),
+                section(Form.BARE, Footing.GRADE, Arrival.Roots.GOOD, bark),
                 section(Form.CONTAINER, Footing.MOUND, Arrival.Roots.LIGHT, ways),
                 section(Form.CONTAINER, Footing.GRADE, Arrival.Roots.HEAVY, ways),
                 section(Form.FIELD, Texture.CLAY, Footing.GRADE, Arrival.Roots.MODERATE, 1.2, ways))) {
@@ -105,7 +110,9 @@ class PlantingStepsTest {
                     section.stake().map(Stake::toString),
                     section.turning().toString(),
                     section.mesh(),
-                    section.meshOpening()));
+                    section.meshOpening(),
+                    section.mound(),
+                    section.screen()));
         }
         for (String garden : WINTERS.keySet()) {
             WinterStage winters = WINTERS.get(garden);
