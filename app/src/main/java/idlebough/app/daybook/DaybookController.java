@@ -93,6 +93,8 @@ public class DaybookController {
                             .sorted(Comparator.comparing(NoteRow::notedOn).reversed())
                             .toList());
             model.addAttribute("measures", unions.of(picked.id()));
+            model.addAttribute("ties", UnionMeasure.Tie.values());
+            model.addAttribute("mulches", UnionMeasure.Mulch.values());
             pages.about(model, plan, StagePage.DAYBOOK.room(), picked.subject());
             model.addAttribute(
                     "check", plan.evaluation().daybook().checkOf(picked.id()).orElse(null));
@@ -214,6 +216,9 @@ public class DaybookController {
             fields.complain(
                     "measuredOn", "It was planted on " + reader.date(planted.day()) + "; this day lies before.");
         }
+        MeasureRow.Beside beside = new MeasureRow.Beside(
+                fields.typed("tie") ? fields.choice("tie", UnionMeasure.Tie.class) : null,
+                fields.typed("mulch") ? fields.choice("mulch", UnionMeasure.Mulch.class) : null);
         if (fields.wrong()) {
             return page(model, pages.open(model, scope, StagePage.DAYBOOK), tree, fields.put("notedOn", today(plan)));
         }
@@ -221,7 +226,8 @@ public class DaybookController {
         edits.apply(
                 scope,
                 stamp.change("Measured the union of " + picked.label()),
-                now -> List.of(Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind))));
+                now -> List.of(
+                        Edit.add(new MeasureRow(RowKey.fresh(scope.orchard()), tree, day, height, kind, beside))));
         return "redirect:/orchards/" + scope.orchard() + "/daybook?tree=" + tree;
     }
 

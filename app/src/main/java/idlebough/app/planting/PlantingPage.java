@@ -4,6 +4,7 @@ import idlebough.app.web.Pages;
 import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.TreeView;
+import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Figure;
 import idlebough.core.judge.Phrase;
@@ -254,6 +255,8 @@ class PlantingPage {
                 Amount.litres(s.mulchLitres()),
                 Phrase.of("coarse"),
                 s::mulchWorking));
+        FirstSeason season = plan.evaluation().water().seasonOf(tree.id());
+        figures.add(Figure.of("water-in", "Water in", Amount.litres(season.wateringIn()), "slowly", season::working));
         figures.add(Figure.of(
                 "lift",
                 "To lift",
@@ -264,13 +267,13 @@ class PlantingPage {
         plan.evaluation()
                 .planting()
                 .seasonOf(tree.id())
-                .ifPresent(season -> season.soil(day)
+                .ifPresent(when -> when.soil(day)
                         .ifPresent(soil -> figures.add(new Figure(
                                 "soil-warmth",
                                 Phrase.of("Soil on planting day, a spade deep"),
                                 Amount.of(soil, Quantity.TEMPERATURE),
                                 Phrase.of("± {}", Amount.of(2, Quantity.TEMPERATURE_STEP)),
-                                () -> season.soilWorking(day)))));
+                                () -> when.soilWorking(day)))));
         return figures;
     }
 

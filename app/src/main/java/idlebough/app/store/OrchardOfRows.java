@@ -186,7 +186,12 @@ public final class OrchardOfRows {
                         .map(bloom -> new BloomSeen(bloom.varietyKey(), bloom.seenOn()))
                         .toList(),
                 new Unions(rows.measures().stream()
-                        .map(m -> new UnionMeasure(m.treeId(), m.measuredOn(), m.height(), m.kind()))
+                        .map(m -> new UnionMeasure(
+                                m.treeId(),
+                                m.measuredOn(),
+                                m.height(),
+                                m.kind(),
+                                m.beside().seen()))
                         .toList()),
                 rows.notes().size(),
                 rows.done().stream()

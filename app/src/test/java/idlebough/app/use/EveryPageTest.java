@@ -42,6 +42,7 @@ class EveryPageTest {
             "planting/deliveries",
             "planting/unions",
             "planting/print",
+            "planting/bill",
             "ways",
             "ways?crop=apple",
             "almanac",

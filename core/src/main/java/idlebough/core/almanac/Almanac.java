@@ -1,17 +1,21 @@
 package idlebough.core.almanac;
 
-import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.Form;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Table;
 import idlebough.core.measure.Quantity;
+import idlebough.core.planting.Aftercare;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.Footing;
 import idlebough.core.site.SiteStage;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,19 +41,31 @@ public final class Almanac {
      * What of one tree decides its tasks.
      *
      * @param id the caller's identifier
-     * @param stock empty while none is chosen
+     * @param section in which it is planted
      */
-    public record TreeToPlant(
+    public record TreeToPlant(String id, String label, PlantingSection section, boolean ordered, FirstSeason season) {
+        private Footing footing() {
+            return section.setting().footing();
+        }
+
+        private boolean bareRoot() {
+            return section.setting().tree().form() == Form.BARE;
+        }
+    }
+
+    /**
+     * A tree that was planted and is still cared for.
+     *
+     * @param season its first weeks of watering
+     * @param checked when its union was looked at again
+     */
+    public record Young(
             String id,
             String label,
-            Optional<Rootstock> stock,
-            Footing footing,
-            boolean bareRoot,
-            boolean ordered,
-            FirstSeason season) {}
-
-    /** A tree that was planted and still needs its guards. */
-    public record Young(String id, String label, LocalDate planted) {}
+            LocalDate planted,
+            PlantingSection section,
+            FirstSeason season,
+            List<LocalDate> checked) {}
 
     /**
      * What of the plan decides its tasks.
@@ -90,7 +106,7 @@ public final class Almanac {
     }
 
     /** Guards each autumn, until the bark is thick enough. */
-    private static void young(Setting plan, List<Task> tasks) {
+    private static void guards(Setting plan, List<Task> tasks) {
         Map<Integer, List<Young>> byAutumn = new TreeMap<>();
         plan.young().forEach(tree -> {
             int first = next(tree.planted(), autumn(plan)).getYear();
@@ -112,6 +128,81 @@ public final class Almanac {
                     Optional.of(from.plusMonths(5)),
                     Optional.empty()));
         });
+    }
+
+    /** What is due for the trees that were planted on one day, and for those of another. */
+    private static void young(Setting plan, List<Task> tasks) {
+        guards(plan, tasks);
+        plan.young().stream()
+                .collect(Collectors.groupingBy(Young::planted, TreeMap::new, Collectors.toList()))
+                .forEach((day, trees) -> {
+                    weeks(
+                            tasks,
+                            trees.stream().map(Young::season).toList(),
+                            trees.stream().map(Young::id).toList(),
+                            "-" + day,
+                            true);
+                    Map<Aftercare, List<Young>> due = new LinkedHashMap<>();
+                    trees.forEach(tree -> Aftercare.of(tree.section(), day, calendar(plan)).stream()
+                            .filter(care -> !looked(tree, care))
+                            .forEach(care -> due.computeIfAbsent(care, fresh -> new ArrayList<>())
+                                    .add(tree)));
+                    due.forEach((care, of) -> tasks.add(task(
+                            care,
+                            "-" + day,
+                            of.stream().map(Young::label).toList(),
+                            of.stream().map(Young::id).toList())));
+                });
+    }
+
+    /** Whether a look at the union that was due is in the book. */
+    private static boolean looked(Young tree, Aftercare care) {
+        return care.key().startsWith("union-") && tree.checked().stream().anyMatch(day -> !day.isBefore(care.from()));
+    }
+
+    private static Task task(Aftercare care, String suffix, List<String> labels, List<String> trees) {
+        return new Task(
+                care.key() + suffix,
+                care.from(),
+                care.to(),
+                Phrase.of(care.what(), labels(labels)),
+                care.why(),
+                work(care.key(), trees),
+                Optional.of(care.lapses()),
+                Optional.empty());
+    }
+
+    private static Aftercare.Calendar calendar(Setting plan) {
+        return new Aftercare.Calendar(plan.southern(), plan.bloom().orElse(MonthDay.of(plan.southern() ? 10 : 4, 15)));
+    }
+
+    /** @param lapse whether a week that is over is not asked for any more */
+    private static void weeks(
+            List<Task> tasks, List<FirstSeason> seasons, List<String> trees, String suffix, boolean lapse) {
+        seasons.stream()
+                .findFirst()
+                .ifPresent(season -> season.weeks().forEach(week -> {
+                    double litres = seasons.stream()
+                            .mapToDouble(s -> s.weeks().get(week.number() - 1).total())
+                            .sum();
+                    String key = WEEK + week.number();
+                    LocalDate last = week.from().plusDays(6);
+                    tasks.add(new Task(
+                            key + suffix,
+                            week.from(),
+                            last,
+                            Phrase.of(
+                                    "Water, week {}: {}, {} in all",
+                                    Amount.count(week.number()),
+                                    week.times() == 1 ? "once" : week.times() == 2 ? "twice" : week.times() + " times",
+                                    Amount.litres(litres)),
+                            Phrase.of(
+                                    "{} of rain in the week needs none. Probe first.",
+                                    Amount.of(FirstSeason.RAIN_INSTEAD, Quantity.RAIN)),
+                            work(key, trees),
+                            lapse ? Optional.of(last.plusDays(1)) : Optional.empty(),
+                            Optional.empty()));
+                }));
     }
 
     private static MonthDay autumn(Setting plan) {
@@ -238,7 +329,16 @@ public final class Almanac {
                     "soak",
                     day,
                     day,
-                    Phrase.of("Soak bare roots two to six hours"),
+                    Phrase.of(
+                            "Soak bare roots: {}",
+                            Phrase.of(plan.trees().stream()
+                                    .filter(TreeToPlant::bareRoot)
+                                    .findFirst()
+                                    .orElseThrow()
+                                    .section()
+                                    .setting()
+                                    .school(PlantingWays.SOAK)
+                                    .name())),
                     Phrase.of("More than a day drowns them."),
                     all);
         }
@@ -250,11 +350,8 @@ public final class Almanac {
                 Phrase.of("Plant, water in, measure every union over the board"),
                 Phrase.of("Go when the soil is moist and no freeze comes in the next two to three days."),
                 all);
-        List<TreeToPlant> staked = plan.trees().stream()
-                .filter(tree -> tree.stock()
-                        .map(stock -> stock.support() != Rootstock.Support.NONE)
-                        .orElse(false))
-                .toList();
+        List<TreeToPlant> staked =
+                plan.trees().stream().filter(tree -> tree.section().staked()).toList();
         if (!staked.isEmpty()) {
             add(
                     tasks,
@@ -265,62 +362,14 @@ public final class Almanac {
                     Phrase.of("The same or the next day: two weeks later the stake breaks new roots."),
                     ids(staked));
         }
-        plan.trees().stream()
-                .map(TreeToPlant::season)
-                .findFirst()
-                .ifPresent(season -> season.weeks().forEach(week -> {
-                    double litres = plan.trees().stream()
-                            .map(TreeToPlant::season)
-                            .mapToDouble(s -> s.weeks().get(week.number() - 1).total())
-                            .sum();
-                    add(
-                            tasks,
-                            WEEK + week.number(),
-                            week.from(),
-                            week.from().plusDays(6),
-                            Phrase.of(
-                                    "Water, week {}: {}, {} in all",
-                                    Amount.count(week.number()),
-                                    week.times() == 1 ? "once" : week.times() == 2 ? "twice" : week.times() + " times",
-                                    Amount.litres(litres)),
-                            Phrase.of(
-                                    "{} of rain in the week needs none. Probe first.",
-                                    Amount.of(FirstSeason.RAIN_INSTEAD, Quantity.RAIN)),
-                            all);
-                }));
-        add(
-                tasks,
-                "union-3",
-                day.plusWeeks(3),
-                day.plusWeeks(3).plusDays(6),
-                Phrase.of("Look at the unions; top up sunken soil beside the ball, never on it"),
-                Phrase.of("Two thirds of the settling is done."),
-                all);
-        add(
-                tasks,
-                "feed",
-                day.plusWeeks(6),
-                day.plusWeeks(8),
-                Phrase.of("First feed, if growth shows and the soil test asks for it"),
-                Phrase.of("None for four to eight weeks, none in the hole."),
-                all);
-        add(
-                tasks,
-                "union-8",
-                day.plusWeeks(8),
-                day.plusWeeks(9),
-                Phrase.of("Measure every union again"),
-                Phrase.of("Settled: what stands now stays."),
-                all);
-        LocalDate bloom = next(day, plan.bloom().orElse(MonthDay.of(plan.southern() ? 10 : 4, 15)));
-        add(
-                tasks,
-                "fruit-off",
-                bloom.plusWeeks(3),
-                bloom.plusWeeks(7),
-                Phrase.of("Take the fruit off in the first season"),
-                Phrase.of("It hurts, and it pays."),
-                all);
+        weeks(tasks, plan.trees().stream().map(TreeToPlant::season).toList(), all, "", false);
+        Map<Aftercare, List<TreeToPlant>> due = new LinkedHashMap<>();
+        plan.trees()
+                .forEach(tree -> Aftercare.of(tree.section(), day, calendar(plan))
+                        .forEach(care -> due.computeIfAbsent(care, fresh -> new ArrayList<>())
+                                .add(tree)));
+        due.forEach((care, trees) ->
+                tasks.add(task(care, "", trees.stream().map(TreeToPlant::label).toList(), ids(trees))));
         LocalDate autumn = next(day, autumn(plan));
         if (inWinter(day, plan.southern())) {
             add(
@@ -340,23 +389,6 @@ public final class Almanac {
                 Phrase.of("Guards on against mice, voles and rabbits; clear the mulch from the stems"),
                 Phrase.of("Before the winter, each year."),
                 all);
-        Map<Integer, List<TreeToPlant>> off = plan.trees().stream()
-                .filter(tree -> stakeYears(tree) > 0)
-                .collect(Collectors.groupingBy(Almanac::stakeYears, TreeMap::new, Collectors.toList()));
-        off.forEach((years, trees) -> add(
-                tasks,
-                "stake-off-" + years,
-                day.plusYears(years),
-                day.plusYears(years).plusMonths(1),
-                years == 1
-                        ? Phrase.of("Take off any first-year stake and tie: {}", labelsOf(trees))
-                        : Phrase.of("Take off the stakes of {} if they stand firm", labelsOf(trees)),
-                Phrase.of("A stem that moves a little grows strong; wire swallowed by a stem kills it years later."),
-                ids(trees)));
-    }
-
-    private static int stakeYears(TreeToPlant tree) {
-        return tree.stock().map(stock -> stock.support().years()).orElse(0);
     }
 
     /** The first such day that does not lie before another. */

@@ -1,12 +1,14 @@
 package idlebough.core.almanac;
 
-import idlebough.core.crop.Form;
 import idlebough.core.irrigation.IrrigationStage;
 import idlebough.core.judge.Findings;
 import idlebough.core.judge.KeyFigure;
 import idlebough.core.judge.Lazy;
 import idlebough.core.judge.Room;
 import idlebough.core.judge.Stage;
+import idlebough.core.planting.PlantingStage;
+import idlebough.core.planting.UnionMeasure;
+import idlebough.core.planting.Unions;
 import idlebough.core.site.SiteStage;
 import idlebough.core.site.Stand;
 import idlebough.core.site.Tree;
@@ -40,7 +42,9 @@ public final class AlmanacStage implements Stage {
             SiteStage site,
             WinterStage winters,
             VarietyStage varieties,
-            IrrigationStage water) {}
+            IrrigationStage water,
+            PlantingStage planting,
+            Unions unions) {}
 
     private AlmanacStage(Input input) {
         this.input = input;
@@ -98,9 +102,7 @@ public final class AlmanacStage implements Stage {
                         .map(stand -> new Almanac.TreeToPlant(
                                 stand.id(),
                                 stand.label(),
-                                stand.stock(),
-                                stand.footing(),
-                                stand.tree().nursery().form() == Form.BARE,
+                                input.planting().sectionOf(stand.id()),
                                 stand.tree().life().state() == Tree.State.ORDERED,
                                 input.water().seasonOf(stand.id())))
                         .toList(),
@@ -108,15 +110,25 @@ public final class AlmanacStage implements Stage {
                         .flatMap(stand -> stand.tree().life().plantedOn().stream()
                                 .filter(day -> day.plusYears(YOUNG_YEARS)
                                         .isAfter(input.gates().planting()))
-                                .map(day -> new Almanac.Young(stand.id(), stand.label(), day)))
+                                .map(day -> new Almanac.Young(
+                                        stand.id(),
+                                        stand.label(),
+                                        day,
+                                        input.planting().sectionOf(stand.id()),
+                                        input.water().seasonOf(stand.id()),
+                                        input.unions().of(stand.id()).stream()
+                                                .filter(measure -> measure.kind() == UnionMeasure.Kind.CHECK)
+                                                .map(UnionMeasure::day)
+                                                .toList())))
                         .toList(),
                 input.done()));
     }
 
-    /** Of the trees to plant, in a median spring. */
+    /** Of the trees to plant, or where all are planted of those, in a median spring. */
     private Optional<MonthDay> lastBloom() {
+        boolean planning = input.stands().stream().anyMatch(Stand::toPlant);
         return input.stands().stream()
-                .filter(Stand::toPlant)
+                .filter(stand -> stand.toPlant() || !planning)
                 .map(Stand::variety)
                 .distinct()
                 .flatMap(variety -> input.varieties().springs(variety, Exposure.SCREEN).stream())

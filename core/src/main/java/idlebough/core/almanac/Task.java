@@ -4,6 +4,7 @@ import idlebough.core.judge.Phrase;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * One dated thing to do.
@@ -33,6 +34,8 @@ public record Task(
      */
     public record Work(int minutes, List<String> trees) {}
 
+    private static final Pattern WEEKLY = Pattern.compile(Almanac.WEEK + "\\d+(-\\d{4}-\\d\\d-\\d\\d)?");
+
     /** The day for which all is done, and which other days follow. */
     public boolean isPlanting() {
         return key.equals("plant");
@@ -40,12 +43,12 @@ public record Task(
 
     /** One of the weeks of watering after planting. */
     public boolean isWeekly() {
-        return key.matches(Almanac.WEEK + "\\d+");
+        return WEEKLY.matcher(key).matches();
     }
 
     /** The first of those weeks. */
     public boolean isFirstWeek() {
-        return key.equals(Almanac.WEEK + 1);
+        return isWeekly() && key.matches(Almanac.WEEK + "1(-.*)?");
     }
 
     /** When it is thought of: its first day; today while it may be done or is late; its last day once it has lapsed. */

@@ -67,6 +67,17 @@ public final class DaybookStage implements Stage {
     private Findings judge() {
         List<List<Finding>> found = new ArrayList<>();
         for (Stand stand : input.stands()) {
+            if (!stand.toPlant()) {
+                stand.tree()
+                        .life()
+                        .plantedOn()
+                        .ifPresent(day -> found.add(BesideCheck.judge(
+                                stand.id(),
+                                stand.label(),
+                                input.planting().sectionOf(stand.id()),
+                                day,
+                                input.unions().of(stand.id()))));
+            }
             checkOf(stand.id()).ifPresent(check -> {
                 PlantingSection section = input.planting().sectionOf(stand.id());
                 if (section.hasUnion()) {

@@ -121,7 +121,9 @@ public final class Evaluation {
                                 site,
                                 winters,
                                 varieties,
-                                water.get()),
+                                water.get(),
+                                planting.get(),
+                                orchard.observations().unions()),
                         then));
         daybook = since(
                 before,

@@ -132,7 +132,7 @@ public record PlantingSection(
         }
 
         /** The school that holds in a matter. */
-        Way.School school(Way way) {
+        public Way.School school(Way way) {
             return way.choose(ways.get(way.key()), grown.crop());
         }
     }

@@ -196,6 +196,7 @@ public final class PlantingStage implements Stage {
     public List<Phrase> stepsOf(String tree) {
         return PlantingSteps.of(
                 sectionOf(tree),
+                judged.get(tree).season().map(Season::day),
                 judged.get(tree)
                         .season()
                         .map(season -> season.suits()

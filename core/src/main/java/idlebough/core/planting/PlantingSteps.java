@@ -12,8 +12,10 @@ import idlebough.core.judge.Phrase;
 import idlebough.core.judge.RuleTable;
 import idlebough.core.judge.Way;
 import idlebough.core.measure.Quantity;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What is done with one tree on the day and soon after, in the order of the work, by the ways that hold for it. */
 public final class PlantingSteps {
@@ -21,19 +23,25 @@ public final class PlantingSteps {
     private static final String NONE = "none";
 
     private final PlantingSection section;
+    private final Optional<LocalDate> day;
     private final List<Phrase> steps = new ArrayList<>();
 
-    private PlantingSteps(PlantingSection section) {
+    private PlantingSteps(PlantingSection section, Optional<LocalDate> day) {
         this.section = section;
+        this.day = day;
     }
 
-    /** @param late days by which the planting day lies outside its season; 0 inside */
-    public static List<Phrase> of(PlantingSection section, long late) {
-        PlantingSteps all = new PlantingSteps(section);
+    /**
+     * @param day on which it is planted; empty for one that stands
+     * @param late days by which that lies outside its season; 0 inside
+     */
+    public static List<Phrase> of(PlantingSection section, Optional<LocalDate> day, long late) {
+        PlantingSteps all = new PlantingSteps(section, day);
         all.hole();
         all.roots();
         all.setting();
         all.filling();
+        all.watering();
         all.after(late);
         return List.copyOf(all.steps);
     }
@@ -152,10 +160,11 @@ public final class PlantingSteps {
         section.basin()
                 .ifPresentOrElse(
                         basin -> steps.add(Phrase.of(
-                                "Heap {}, {} high, clear of the stem; it holds {}. Level it after a month or a season.",
+                                "Heap {}, {} high, clear of the stem; it holds {}. {}",
                                 Phrase.of(basin.kind().words()),
                                 cm(basin.height()),
-                                litres(basin.holds()))),
+                                litres(basin.holds()),
+                                levelled(basin))),
                         () -> steps.add(Phrase.of("Heap no ring: water must leave, or comes by drip.")));
     }
 
@@ -183,6 +192,18 @@ public final class PlantingSteps {
                                 cm(heading.high()),
                                 heading.then()))
                         .orElse(fits ? clean : Phrase.of(school.name()));
+    }
+
+    private void watering() {
+        steps.add(Phrase.of(
+                "Water it in slowly, in two or three fills, even in rain, until no bubbles rise; top up what sinks."));
+    }
+
+    private Phrase levelled(Basin basin) {
+        return basin.kind() == Basin.Kind.MULCHED
+                ? Phrase.of("It stays.")
+                : day.map(planted -> Phrase.of("Level it from {} on.", Aftercare.levelled(planted)))
+                        .orElse(Phrase.of("Level it after a month or a season."));
     }
 
     private void after(long late) {

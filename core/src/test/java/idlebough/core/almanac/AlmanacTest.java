@@ -3,16 +3,23 @@ package idlebough.core.almanac;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
-import idlebough.core.crop.Rootstock;
+import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.irrigation.PlantingClimate;
+import idlebough.core.judge.Way;
 import idlebough.core.measure.Display;
 import idlebough.core.measure.UnitSystem;
+import idlebough.core.planting.Aftercare;
+import idlebough.core.planting.PlantingSection;
+import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.Footing;
 import idlebough.core.site.SiteStage;
+import idlebough.core.site.Texture;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -26,16 +33,23 @@ class AlmanacTest {
     private static final Display METRIC = new Display(UnitSystem.METRIC, Locale.UK);
 
     private static Almanac.TreeToPlant tree(String label, String stock, Footing footing, boolean bare) {
-        Rootstock on = Shipped.stock(stock);
-        return new Almanac.TreeToPlant(
-                label,
-                label,
-                Optional.of(on),
+        return new Almanac.TreeToPlant(label, label, section(stock, footing, bare, Map.of()), false, season(DAY, bare));
+    }
+
+    private static PlantingSection section(String stock, Footing footing, boolean bare, Map<String, String> ways) {
+        return PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(bare ? Form.BARE : Form.CONTAINER, 0.4, 0.3, Optional.of(0.13), 0.02),
+                Optional.of(Shipped.stock(stock)),
+                PlantingSection.Soil.untested(Texture.LOAM),
                 footing,
-                bare,
-                false,
-                FirstSeason.of(
-                        new FirstSeason.Setting(DAY, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3))));
+                ways,
+                Optional.empty(),
+                42));
+    }
+
+    private static FirstSeason season(LocalDate day, boolean bare) {
+        return FirstSeason.of(
+                new FirstSeason.Setting(day, bare ? 0 : 25, Optional.empty(), new PlantingClimate(16, 3)));
     }
 
     private static List<Task> tasks(
@@ -110,7 +124,10 @@ class AlmanacTest {
                 tree("A3", "mm111", Footing.GRADE, true));
         assertThat(task(tasks, "stake").what().in(METRIC)).contains("A1, A2").doesNotContain("A3");
         assertThat(task(tasks, "stake-off-3").what().in(METRIC)).contains("A2").doesNotContain("A1");
-        assertThat(task(tasks, "stake-off-1").what().in(METRIC)).contains("A3");
+        assertThat(tasks)
+                .as("what has no stake is not told to lose it")
+                .noneMatch(t -> t.what().in(METRIC).contains("stakes")
+                        && t.what().in(METRIC).contains("A3"));
     }
 
     /** common practice: guards before each winter, and at once where trees are planted into it. */
@@ -129,9 +146,10 @@ class AlmanacTest {
     /** Fruit sets some weeks after full bloom; what is planted after it bears in the next year. */
     @Test
     void fruitComesOffAfterTheBloom() {
-        assertThat(task(tasks(DAY, 42, false, false, false), "fruit-off").from())
+        Almanac.TreeToPlant one = tree("A1", "m9", Footing.GRADE, true);
+        assertThat(task(tasks(DAY, 42, false, false, false, one), "fruit-off").from())
                 .isEqualTo(LocalDate.of(2027, 5, 30));
-        assertThat(task(tasks(LocalDate.of(2027, 11, 20), 42, false, false, false), "fruit-off")
+        assertThat(task(tasks(LocalDate.of(2027, 11, 20), 42, false, false, false, one), "fruit-off")
                         .from())
                 .isEqualTo(LocalDate.of(2028, 5, 30));
     }
@@ -148,8 +166,7 @@ class AlmanacTest {
     @Test
     void whatIsDoneIsNotAskedForAgain() {
         Almanac.TreeToPlant one = tree("A1", "m9", Footing.GRADE, true);
-        Almanac.TreeToPlant ordered = new Almanac.TreeToPlant(
-                one.id(), one.label(), one.stock(), one.footing(), one.bareRoot(), true, one.season());
+        Almanac.TreeToPlant ordered = new Almanac.TreeToPlant(one.id(), one.label(), one.section(), true, one.season());
         SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
         assertThat(Almanac.of(setting(GATES, 42, tested, Optional.empty(), List.of(ordered))))
                 .extracting(Task::key)
@@ -180,9 +197,9 @@ class AlmanacTest {
     }
 
     @Test
-    void theUnionIsLookedAtAfterThreeAndEightWeeks() {
+    void theUnionIsLookedAtAfterTwoAndEightWeeks() {
         List<Task> tasks = tasks(DAY, 42, false, false, false, tree("A1", "m9", Footing.GRADE, true));
-        assertThat(task(tasks, "union-3").from()).isEqualTo(DAY.plusWeeks(3));
+        assertThat(task(tasks, "union-2").from()).isEqualTo(DAY.plusWeeks(2));
         assertThat(task(tasks, "union-8").from()).isEqualTo(DAY.plusWeeks(8));
         assertThat(task(tasks, "feed").from())
                 .as("none for four to eight weeks")
@@ -215,8 +232,8 @@ class AlmanacTest {
     @Test
     void youngTreesHaveTheirGuardsEachAutumn() {
         SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
-        Almanac.Young young = new Almanac.Young("a", "A1", LocalDate.of(2026, 3, 14));
-        List<Task> tasks = Almanac.of(new Almanac.Setting(
+        Almanac.Young young = young(LocalDate.of(2026, 3, 14), List.of());
+        List<Task> all = Almanac.of(new Almanac.Setting(
                 GATES,
                 42,
                 tested,
@@ -224,6 +241,8 @@ class AlmanacTest {
                 List.of(),
                 List.of(young),
                 Map.of("guards-2027", LocalDate.of(2027, 10, 12))));
+        List<Task> tasks =
+                all.stream().filter(task -> task.key().startsWith("guards")).toList();
         assertThat(tasks)
                 .extracting(Task::key)
                 .containsExactly("guards-2026", "guards-2027", "guards-2028", "guards-2029");
@@ -238,7 +257,72 @@ class AlmanacTest {
         assertThat(tasks.get(1).isOpen(LocalDate.of(2027, 10, 20))).isFalse();
         Almanac.Setting south =
                 new Almanac.Setting(GATES, -37, tested, Optional.empty(), List.of(), List.of(young), Map.of());
-        assertThat(Almanac.of(south).get(0).from()).isEqualTo(LocalDate.of(2026, 4, 1));
+        assertThat(task(Almanac.of(south), "guards-2026").from()).isEqualTo(LocalDate.of(2026, 4, 1));
+    }
+
+    private static Almanac.Young young(LocalDate day, List<LocalDate> checked) {
+        return new Almanac.Young(
+                "a", "A1", day, section("mm106", Footing.GRADE, true, Map.of()), season(day, true), checked);
+    }
+
+    /**
+     * A tree in the ground is cared for from its own day: ring levelled after a month, union measured at eight weeks,
+     * fruit off in its first season, stake off when its stock lets it (common practice). What was done long ago, or is
+     * of no use any more, is not asked for.
+     */
+    @Test
+    void whatIsPlantedIsCaredForFromItsOwnDay() {
+        LocalDate day = LocalDate.of(2026, 3, 14);
+        SiteStage.SoilCare tested = new SiteStage.SoilCare(false, false, false, false, true);
+        List<Task> tasks = Almanac.of(new Almanac.Setting(
+                GATES, 42, tested, Optional.empty(), List.of(), List.of(young(day, List.of())), Map.of()));
+        assertThat(task(tasks, "level-2026-03-14").from()).isEqualTo(day.plusMonths(1));
+        assertThat(task(tasks, "water-2-2026-03-14").isWeekly()).isTrue();
+        assertThat(task(tasks, "water-2-2026-03-14").isLate(day.plusMonths(3)))
+                .as("a week that is over")
+                .isFalse();
+        assertThat(task(tasks, "union-8-2026-03-14").isLate(day.plusWeeks(10))).isTrue();
+        assertThat(task(tasks, "fruit-off-2026-03-14").from()).isAfter(LocalDate.of(2026, 4, 30));
+        assertThat(task(tasks, "stake-off-3-2026-03-14").from()).isEqualTo(LocalDate.of(2029, 3, 14));
+        assertThat(task(tasks, "ties-1-2026-03-14").from()).isEqualTo(day.plusMonths(6));
+        assertThat(Almanac.of(new Almanac.Setting(
+                        GATES,
+                        42,
+                        tested,
+                        Optional.empty(),
+                        List.of(),
+                        List.of(young(day, List.of(day.plusWeeks(8)))),
+                        Map.of())))
+                .extracting(Task::key)
+                .doesNotContain("union-2-2026-03-14", "union-8-2026-03-14");
+    }
+
+    /** Seven schools of the first feed, three of the first fruit: each has its own days, or none (common practice). */
+    @Test
+    void theWaysDecideWhatIsDue() {
+        LocalDate day = LocalDate.of(2027, 3, 20);
+        Aftercare.Calendar north = new Aftercare.Calendar(false, MonthDay.of(5, 9));
+        Map<String, LocalDate> first = new HashMap<>();
+        for (Way.School school : PlantingWays.FIRST_FEED.choices()) {
+            Aftercare.of(section("mm111", Footing.GRADE, true, Map.of("planting.first-feed", school.key())), day, north)
+                    .stream()
+                    .filter(care -> care.key().startsWith("feed"))
+                    .forEach(care -> first.put(school.key(), care.from()));
+        }
+        assertThat(first)
+                .doesNotContainKeys("hole", "day")
+                .containsEntry("month", LocalDate.of(2027, 4, 17))
+                .containsEntry("eight", LocalDate.of(2027, 5, 1))
+                .containsEntry("hand", LocalDate.of(2027, 5, 9))
+                .containsEntry("spring", LocalDate.of(2028, 3, 1));
+        Map<String, Integer> seasons = Map.of("one", 1, "two", 2, "bear", 0);
+        seasons.forEach((school, times) -> assertThat(Aftercare.of(
+                        section("mm111", Footing.GRADE, true, Map.of("planting.first-fruit", school)), day, north))
+                .filteredOn(care -> care.key().startsWith("fruit-off"))
+                .hasSize(times));
+        assertThat(Aftercare.of(section("mm111", Footing.GRADE, true, Map.of("planting.basin", "none")), day, north))
+                .extracting(Aftercare::key)
+                .doesNotContain("level");
     }
 
     /** A tick of last year's plan does not count when the planting was put off. */

@@ -11,6 +11,7 @@ import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.crop.Rootstock;
 import idlebough.core.crop.Variety;
+import idlebough.core.daybook.BesideCheck;
 import idlebough.core.daybook.UnionCheck;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.irrigation.PlantingClimate;
@@ -29,6 +30,7 @@ import idlebough.core.planting.PlantingSeason;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.planting.Settling;
+import idlebough.core.planting.UnionMeasure;
 import idlebough.core.pollination.Flowering;
 import idlebough.core.pollination.PartnerRules;
 import idlebough.core.pollination.PartnerWeb;
@@ -147,6 +149,42 @@ class EdgesTest {
             case "layout" -> layout(rule, value, with);
             case "irrigation" -> irrigation(rule, value, with);
             case "planting" -> planting(rule, value, with);
+            case "daybook" -> daybook(rule, value, with);
+            default -> List.of();
+        };
+    }
+
+    private static List<Finding> daybook(String rule, double value, String with) {
+        LocalDate planted = LocalDate.of(2027, 3, 10);
+        return switch (rule) {
+            case "daybook.tie" -> {
+                String[] of = with.split("/");
+                yield BesideCheck.judge(
+                        "t",
+                        "T",
+                        section(0.13, 0.05, LOAM, of[1], Map.of()),
+                        planted,
+                        List.of(new UnionMeasure(
+                                "t",
+                                planted.plusDays(Math.round(365.25 * value)),
+                                0.15,
+                                UnionMeasure.Kind.CHECK,
+                                new UnionMeasure.Beside(
+                                        UnionMeasure.Tie.valueOf(of[0]), UnionMeasure.Mulch.NOT_SEEN))));
+            }
+            case "daybook.mulch" ->
+                BesideCheck.judge(
+                        "t",
+                        "T",
+                        section(0.13, 0.05, LOAM, "m9", Map.of("planting.ring", with.split("/")[1])),
+                        planted,
+                        List.of(new UnionMeasure(
+                                "t",
+                                planted.plusWeeks(8),
+                                value,
+                                UnionMeasure.Kind.CHECK,
+                                new UnionMeasure.Beside(
+                                        UnionMeasure.Tie.NOT_SEEN, UnionMeasure.Mulch.valueOf(with.split("/")[0])))));
             default ->
                 new UnionCheck(8, value, 0.1275, 0.12, 0.135)
                         .judge("t", "T", with.isEmpty() ? 0.10 : Double.parseDouble(with));

@@ -69,6 +69,10 @@ class PlantingStepsTest {
                 new PlantingSection.Grown("apple", 5)));
     }
 
+    private static List<Phrase> steps(PlantingSection section, long late) {
+        return PlantingSteps.of(section, Optional.of(LocalDate.of(2027, 3, 20)), late);
+    }
+
     private static String told(List<Phrase> steps) {
         return steps.toString();
     }
@@ -100,7 +104,7 @@ class PlantingStepsTest {
                 section(Form.CONTAINER, Footing.MOUND, Arrival.Roots.LIGHT, ways),
                 section(Form.CONTAINER, Footing.GRADE, Arrival.Roots.HEAVY, ways),
                 section(Form.FIELD, Texture.CLAY, Footing.GRADE, Arrival.Roots.MODERATE, 1.2, ways))) {
-            all.add(told(PlantingSteps.of(section, 0)));
+            all.add(told(steps(section, 0)));
             all.addAll(List.of(
                     section.raise(),
                     section.width(),
@@ -132,7 +136,7 @@ class PlantingStepsTest {
     /** The order of the work: soak, dig, roots, board, fill, mulch, prune (common practice). */
     @Test
     void stepsStandInTheOrderOfTheWork() {
-        String bare = told(PlantingSteps.of(section(Form.BARE, Footing.GRADE, Arrival.Roots.GOOD, Map.of()), 0));
+        String bare = told(steps(section(Form.BARE, Footing.GRADE, Arrival.Roots.GOOD, Map.of()), 0));
         assertThat(bare)
                 .containsSubsequence(
                         "Soak",
@@ -143,6 +147,7 @@ class PlantingStepsTest {
                         "Stake",
                         "Lay the board",
                         "Fill with",
+                        "Water it in",
                         "Mulch",
                         "Prune",
                         "Fruit");
@@ -154,7 +159,7 @@ class PlantingStepsTest {
             value = Arrival.Roots.class,
             names = {"LIGHT", "MODERATE", "HEAVY", "GOOD"})
     void rootsAreTreatedAsTheyAreBound(Arrival.Roots roots) {
-        String steps = told(PlantingSteps.of(section(Form.CONTAINER, Footing.GRADE, roots, Map.of()), 0));
+        String steps = told(steps(section(Form.CONTAINER, Footing.GRADE, roots, Map.of()), 0));
         assertThat(steps)
                 .contains(
                         switch (roots) {
@@ -170,12 +175,12 @@ class PlantingStepsTest {
     @Test
     void lateIsNotForbiddenButChangesTheWork() {
         PlantingSection bare = section(Form.BARE, Footing.GRADE, Arrival.Roots.GOOD, Map.of());
-        assertThat(told(PlantingSteps.of(bare, 0))).doesNotContain("out of season");
-        assertThat(told(PlantingSteps.of(bare, 60)))
+        assertThat(told(steps(bare, 0))).doesNotContain("out of season");
+        assertThat(told(steps(bare, 60)))
                 .contains("out of season")
                 .contains("cut the top back")
                 .contains("open to the east");
-        assertThat(told(PlantingSteps.of(section(Form.CONTAINER, Footing.GRADE, Arrival.Roots.GOOD, Map.of()), 60)))
+        assertThat(told(steps(section(Form.CONTAINER, Footing.GRADE, Arrival.Roots.GOOD, Map.of()), 60)))
                 .contains("open to the east")
                 .doesNotContain("cut the top back");
     }
