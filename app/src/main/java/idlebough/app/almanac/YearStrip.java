@@ -197,12 +197,15 @@ public record YearStrip(List<Month> months, List<Row> rows) {
             for (int i = own.size() - 1; i >= 0; i--) {
                 Task task = own.get(i);
                 double x = x(task.due(now.today()), first);
-                boolean weekly = task.isWeekly() && !task.isFirstWeek();
-                Optional<Label> label = weekly
+                // All that is late stands on today: one line of words for it.
+                boolean silent = task.isSmall() && !task.isLate(now.today())
+                        || task.isWeekly() && !task.isFirstWeek()
+                        || task.isLate(now.today())
+                                && own.subList(0, i).stream().anyMatch(other -> other.isLate(now.today()));
+                String words = words(task, own);
+                Optional<Label> label = silent
                         ? Optional.empty()
-                        : box.open()
-                                ? Optional.of(label(words(task), x, y, free(own, i, x, first), taken))
-                                : folded(words(task), x, y, taken);
+                        : box.open() ? label(words, x, y, free(own, i, x, first), taken) : folded(words, x, y, taken);
                 pegs.add(0, new Peg(task.key(), title(task), css(task), x, y, label));
             }
             return pegs;
@@ -219,7 +222,11 @@ public record YearStrip(List<Month> months, List<Row> rows) {
             return x - LEFT;
         }
 
-        private String words(Task task) {
+        private String words(Task task, List<Task> own) {
+            long late = own.stream().filter(other -> other.isLate(now.today())).count();
+            if (late > 1 && task.isLate(now.today())) {
+                return late + " things are late";
+            }
             if (task.isWeekly()) {
                 return WEEKLY;
             }
@@ -276,18 +283,26 @@ public record YearStrip(List<Month> months, List<Row> rows) {
          * were set before. Words stand before their peg where that is lower and no other peg is there.
          *
          * @param free to the next peg on the left
+         * @return empty where no level is left: its title tells it
          */
-        private Label label(String words, double x, double y, double free, Taken taken) {
+        private Optional<Label> label(String words, double x, double y, double free, Taken taken) {
             double width = words.length() * LETTER + 8;
             int after = x + width > RIGHT ? Integer.MAX_VALUE : taken.level(x, x + width);
             int ahead =
                     width > free - 6 && after < Integer.MAX_VALUE ? Integer.MAX_VALUE : taken.level(x - width, x + 2);
             boolean before = ahead < after;
-            int level = Math.min(taken.levels(), Math.min(ahead, after));
+            int level = Math.min(ahead, after);
+            if (level > taken.levels()) {
+                return Optional.empty();
+            }
             taken.add(before ? new Placed(x - width, x + 2, level, x) : new Placed(x, x + width, level, x));
             double up = y - 22 - LEVEL * (level - 1);
-            return new Label(
-                    words, before ? x - 3 : x + 3, up, before ? "end" : "start", Svg.path("M# #V#", x, up - 9, y - 10));
+            return Optional.of(new Label(
+                    words,
+                    before ? x - 3 : x + 3,
+                    up,
+                    before ? "end" : "start",
+                    Svg.path("M# #V#", x, up - 9, y - 10)));
         }
 
         /** On the one line there is, as far as it has room. */

@@ -6,6 +6,7 @@ import idlebough.app.home.Founder;
 import idlebough.app.layout.LayoutFill;
 import idlebough.app.store.Account;
 import idlebough.app.store.ChoiceRow;
+import idlebough.app.store.DoneRow;
 import idlebough.app.store.Edit;
 import idlebough.app.store.Edits;
 import idlebough.app.store.JournalMapper;
@@ -206,6 +207,7 @@ public class Demo implements ApplicationRunner {
                 all.add(measure(scope, tree, day, planted, UnionMeasure.Kind.AS_PLANTED));
                 all.add(measure(scope, tree, day.plusWeeks(8), planted - sank[i], UnionMeasure.Kind.CHECK));
             }
+            all.add(Edit.add(new DoneRow(RowKey.fresh(scope.orchard()), "level-" + lately, lately.plusWeeks(9))));
             LONG_RECORD.forEach((day, words) -> all.add(note(scope, row.get(LONG_KNOWN), day, words)));
             all.add(note(scope, row.get(0), lately, "Planted with T. Oake. Soil moist, no wind. Soaked three hours."));
             all.add(note(

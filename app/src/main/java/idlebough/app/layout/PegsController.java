@@ -25,6 +25,7 @@ import idlebough.core.layout.RowMarks;
 import idlebough.core.measure.Quantity;
 import idlebough.core.measure.UnitSystem;
 import idlebough.core.site.Berm;
+import idlebough.core.site.Mound;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -170,7 +171,12 @@ public class PegsController {
                                     plan.tree(mark.tree().id()).footing().height())
                             .max()
                             .orElse(0);
-                    Berm berm = Berm.ofRow(row.length(), height);
+                    double foot = row.marks().stream()
+                            .flatMap(mark -> plan.tree(mark.tree().id()).section().mound().stream())
+                            .mapToDouble(Mound::base)
+                            .max()
+                            .orElse(0);
+                    Berm berm = Berm.ofRow(row.length(), height, foot);
                     return height > 0
                             ? Stream.of(new Ridge(row.name(), height, berm.baseWidth(), berm.placed()))
                             : Stream.empty();

@@ -328,8 +328,9 @@ public class DeliveryController {
     }
 
     private Fields stored(PlanView plan, Reader say, TreeView tree) {
-        Fields fields =
-                Fields.blank(say.display()).put("union", tree.row().nursery().unionAboveFlare(), Quantity.FINE_LENGTH);
+        Fields fields = Fields.blank(say.display())
+                .put("union", tree.row().nursery().unionAboveFlare(), Quantity.FINE_LENGTH)
+                .put("stem", tree.row().nursery().stem(), Quantity.FINE_LENGTH);
         Optional<ArrivalRow> row = plan.rows().arrivalOf(tree.id());
         if (row.isEmpty()) {
             return fields.put("arrivedOn", today(plan));
@@ -382,6 +383,10 @@ public class DeliveryController {
                 fields.optional("flareDepth", Quantity.FINE_LENGTH, 0, 0.5),
                 fields.optional("height", Quantity.SHORT_LENGTH, 0.1, 8));
         Double union = fields.optional("union", Quantity.FINE_LENGTH, 0, 1);
+        Fields stood = stored(plan, say, of);
+        // What is shown is rounded: a thickness that nobody changed stays as it was.
+        boolean thick = fields.typed("stem") && !fields.value("stem").equals(stood.value("stem"));
+        Double stem = thick ? fields.optional("stem", Quantity.FINE_LENGTH, 0.003, 0.5) : null;
         if (fields.wrong()) {
             PlanView again = pages.open(model, scope, StagePage.PLANTING);
             return look(model, again, say, again.tree(tree), fields);
@@ -407,6 +412,13 @@ public class DeliveryController {
                             stamp.revision())));
                     Map<String, Object> own = new HashMap<>();
                     own.put("unionAboveFlare", union);
+                    if (stem != null) {
+                        own.put("stem", stem);
+                        like.stream()
+                                .skip(1)
+                                .forEach(each ->
+                                        all.add(Edit.change(each.row(), stamp.revision(), Map.of("stem", stem))));
+                    }
                     all.add(Edit.change(of.row(), stamp.revision(), own));
                     return all;
                 });

@@ -214,9 +214,9 @@ class PlantingPage {
         if (balance.fetched() >= 0.5) {
             figures.add(new Figure(
                     "fetched",
-                    Phrase.of("to fetch: mineral soil"),
+                    Phrase.of("to fetch: soil"),
                     Amount.litres(balance.fetched()),
-                    Phrase.of(""),
+                    Phrase.of("for the sod, the rim"),
                     balance::working));
         }
         figures.add(Figure.of("compost", "Compost", Amount.litres(s.compost()), "in the hole", s::compostWorking));

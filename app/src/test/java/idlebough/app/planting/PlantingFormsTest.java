@@ -110,10 +110,55 @@ class PlantingFormsTest {
         assertThat(section(tree).depth()).isCloseTo(usual, within(1e-9));
     }
 
+    /** What lies against the stem and what goes in is said of one tree, judged, and given up by the remedy. */
+    @Test
+    void mulchAndFillOfMyOwnAreJudgedAndGivenBack() {
+        String tree = stands("apple").get(0).id();
+        grower.post(base + "/planting/" + tree + "/hole", Map.of("holeClear", "2", "holeFilled", "UPSIDE_DOWN"));
+        assertThat(section(tree).mulchClear()).isCloseTo(0.02, within(1e-9));
+        assertThat(grower.get(base + "/planting?tree=" + tree).body())
+                .contains("lies against the stem")
+                .contains("on top round")
+                .contains("Take the hole that is proposed");
+        grower.post(base + "/planting/" + tree + "/hole", Map.of());
+        assertThat(section(tree).mulchClear()).isCloseTo(0.12, within(1e-9));
+        assertThat(grower.get(base + "/planting?tree=" + tree).body()).doesNotContain("lies against the stem");
+    }
+
+    /** The bill names what the trees want, on the page and as CSV. */
+    @Test
+    void whatToBring() {
+        assertThat(grower.get(base + "/planting/bill").body()).contains("mesh for guards", "coarse wood chips");
+        assertThat(grower.get(base + "/planting/bill.csv").body())
+                .startsWith("amount,what,trees")
+                .contains("water in on the day");
+    }
+
+    /** A tie that cuts in is a stop, until it is off; what is typed wrongly stays. */
+    @Test
+    void aTieIsSeenAndTakenOff() {
+        String tree = stands("apple").get(0).id();
+        grower.post(
+                base + "/planting/" + tree + "/planted", Map.of("day", "2026-03-02", "height", "18", "walls", "true"));
+        String daybook = base + "/daybook?tree=" + tree;
+        Map<String, String> look =
+                new HashMap<>(Map.of("tree", tree, "measuredOn", "2026-05-02", "height", "high", "tie", "BITES"));
+        assertThat(grower.post(base + "/daybook/measure", look).body())
+                .contains("is not a figure")
+                .containsPattern("value=\"BITES\"\\s+selected");
+        look.put("height", "17");
+        grower.post(base + "/daybook/measure", look);
+        assertThat(grower.get(daybook).body()).contains("A tie cuts into");
+        look.putAll(Map.of("measuredOn", "2026-05-03", "tie", "OFF", "mulch", "CLEAR"));
+        grower.post(base + "/daybook/measure", look);
+        assertThat(grower.get(daybook).body()).doesNotContain("A tie cuts into");
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
+                "holeClear | 300 | must lie between",
                 "holeDepth | deep | is not a figure",
                 "holeWidth | 9000 | must lie between",
                 "holeRaise | -400 | must lie between"

@@ -46,6 +46,11 @@ public record Task(
         return WEEKLY.matcher(key).matches();
     }
 
+    /** Small and often: without words of its own where there is little room. */
+    public boolean isSmall() {
+        return key.startsWith("ties-");
+    }
+
     /** The first of those weeks. */
     public boolean isFirstWeek() {
         return isWeekly() && key.matches(Almanac.WEEK + "1(-.*)?");

@@ -168,7 +168,7 @@ public final class PlantingBill {
                 tree -> tree.section().compost());
         sum(
                 "soil",
-                Phrase.of("mineral soil for the holes"),
+                Phrase.of("soil for the holes and up to the flares, in the place of sod and of what is carted off"),
                 Quantity.VOLUME,
                 LEAST,
                 tree -> tree.section().balance().fetched());

@@ -21,9 +21,15 @@ public record Berm(double crest, double top, double height, double run, double s
         return new Berm(crest, FLAT, height, RUN, USUAL_SETTLING);
     }
 
-    /** Under a row of trees, beyond its first and last by half a metre. @param length from first to last, m */
-    public static Berm ofRow(double length, double height) {
-        return usual(length + FLAT, height);
+    /**
+     * Under a row of trees, beyond its first and last by half a metre; a metre flat on top at least.
+     *
+     * @param length from first to last, m
+     * @param foot as wide as it is wanted there, m
+     */
+    public static Berm ofRow(double length, double height, double foot) {
+        double top = Math.max(FLAT, foot - 2 * RUN * height);
+        return new Berm(length + top, top, height, RUN, USUAL_SETTLING);
     }
 
     public double baseWidth() {

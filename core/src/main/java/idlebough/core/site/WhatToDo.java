@@ -173,7 +173,7 @@ public record WhatToDo(Crop crop, SoilPit pit, double needed, boolean drain, Lis
                 false,
                 Heap.of(mound, pit.texture().traits().swell()),
                 Phrase.of(
-                        "A mound {} high after settling, flat top {} across, sides {} to 1, of soil like your own; loosen"
+                        "A mound {} high after settling, flat top {} across at least, sides {} to 1, of soil like your own; loosen"
                                 + " the ground under it.{}",
                         Amount.cm(mound.height()),
                         Amount.metres(mound.top()),

@@ -264,11 +264,14 @@ class SoilTest {
     /** By hand: a prism of 10 m between two half frusta, a metre flat on top, 1 : 3, 30 cm high (solid geometry). */
     @Test
     void aRidgeUnderARow() {
-        Berm ridge = Berm.ofRow(10, 0.3);
+        Berm ridge = Berm.ofRow(10, 0.3, 2);
         double prism = 10 * 0.3 * (1 + 2.8) / 2;
         double ends = Math.PI * 0.3 / 3 * (0.25 + 0.5 * 1.4 + 1.96);
         assertThat(ridge.baseWidth()).isCloseTo(2.8, within(1e-9));
         assertThat(ridge.settled()).isCloseTo(prism + ends, within(1e-9));
         assertThat(ridge.placed()).isCloseTo((prism + ends) / 0.85, within(1e-9));
+        assertThat(Berm.ofRow(10, 0.3, 4).baseWidth())
+                .as("the crown's width across the foot")
+                .isCloseTo(4, within(1e-9));
     }
 }
