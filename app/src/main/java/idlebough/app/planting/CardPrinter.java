@@ -18,11 +18,8 @@ import org.thymeleaf.context.Context;
 /** Prints planting cards, one or several to a page, A4 or Letter, black ink, the section to scale. */
 @Component
 public class CardPrinter {
-    private static final int A4 = 235;
-    private static final int LETTER = 190;
+    private static final int WHOLE = 218;
     private static final int HALF = 225;
-    private static final int LINE = 20;
-    private static final int LEAST = 120;
     private final PdfPrinter printer;
 
     CardPrinter(PdfPrinter printer) {
@@ -49,10 +46,9 @@ public class CardPrinter {
             return "per" + perPage;
         }
 
-        /** Of the drawing, px of the print, so that a card with so many lines of doubts keeps to its page. */
-        public int sketchHeight(int doubts) {
-            int whole = perPage == 1 ? letter ? LETTER : A4 : HALF;
-            return perPage == 1 ? Math.max(LEAST, whole - LINE * doubts) : whole;
+        /** Of the drawing beside the figures, px of the print. */
+        public int sketchHeight() {
+            return perPage == 1 ? WHOLE : HALF;
         }
 
         /** Whether a page ends after the card of this number, counted from 1. */

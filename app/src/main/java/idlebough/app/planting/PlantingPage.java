@@ -256,7 +256,8 @@ class PlantingPage {
                 Phrase.of("coarse"),
                 s::mulchWorking));
         FirstSeason season = plan.evaluation().water().seasonOf(tree.id());
-        figures.add(Figure.of("water-in", "Water in", Amount.litres(season.wateringIn()), "slowly", season::working));
+        figures.add(Figure.of(
+                "water-in", "Water in, slowly", Amount.litres(season.wateringIn()), "even in rain", season::working));
         figures.add(Figure.of(
                 "lift",
                 "To lift",

@@ -13,6 +13,7 @@ import idlebough.core.judge.Standing;
 import idlebough.core.planting.PlantingRules;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.site.Stand;
+import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -123,6 +124,20 @@ class PlantingFormsTest {
         grower.post(base + "/planting/" + tree + "/hole", Map.of());
         assertThat(section(tree).mulchClear()).isCloseTo(0.12, within(1e-9));
         assertThat(grower.get(base + "/planting?tree=" + tree).body()).doesNotContain("lies against the stem");
+    }
+
+    /** A card keeps to its page, on either paper, also on a mound that is out of season and doubted. */
+    @ParameterizedTest
+    @CsvSource({"A4", "Letter"})
+    void aCardKeepsToItsPage(String paper) throws IOException {
+        grower.post(
+                base + "/planting/footing",
+                Map.of("footing", "TALL_MOUND", "tree", stands("apple").get(0).id()));
+        long trees =
+                plan().evaluation().stands().stream().filter(Stand::toPlant).count();
+        try (PDDocument file = Loader.loadPDF(grower.bytes(base + "/planting/cards.pdf?paper=" + paper))) {
+            assertThat(file.getNumberOfPages()).isEqualTo((int) trees);
+        }
     }
 
     /** The bill names what the trees want, on the page and as CSV. */

@@ -71,7 +71,9 @@ public final class PlantingSteps {
         } else {
             steps.add(Phrase.of("Water it in its pot and the place to {} the day before.", cm(0.3)));
         }
-        steps.add(Phrase.of("Cut the sod: {}.", name(PlantingWays.SOD)));
+        if (section.mound().isEmpty()) {
+            steps.add(Phrase.of("Cut the sod: {}.", name(PlantingWays.SOD)));
+        }
         steps.add(Phrase.of(
                 "Dig {} wide and {} deep with {}, straight sides and a flat bottom; topsoil and subsoil in heaps of their"
                         + " own; the bottom {}.",
