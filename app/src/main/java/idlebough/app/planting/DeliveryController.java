@@ -17,6 +17,7 @@ import idlebough.app.web.TreeView;
 import idlebough.core.crop.Arrival;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.LabelSigns;
+import idlebough.core.crop.PotClass;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.Delivery;
 import idlebough.core.planting.PlantingWays;
@@ -412,17 +413,34 @@ public class DeliveryController {
                             stamp.revision())));
                     Map<String, Object> own = new HashMap<>();
                     own.put("unionAboveFlare", union);
-                    if (stem != null) {
-                        own.put("stem", stem);
-                        like.stream()
-                                .skip(1)
-                                .forEach(each ->
-                                        all.add(Edit.change(each.row(), stamp.revision(), Map.of("stem", stem))));
-                    }
+                    own.putAll(shape(of, stem, measured.flareDepth()));
                     all.add(Edit.change(of.row(), stamp.revision(), own));
+                    like.stream().skip(1).forEach(each -> {
+                        Map<String, Object> same = shape(each, stem, measured.flareDepth());
+                        if (!same.isEmpty()) {
+                            all.add(Edit.change(each.row(), stamp.revision(), same));
+                        }
+                    });
                     return all;
                 });
         return "redirect:/orchards/" + scope.orchard() + "/planting/" + tree + "/arrival";
+    }
+
+    /** What a look changes of the tree's measures. @param stem and flareDepth: m, null where nobody measured */
+    private static Map<String, Object> shape(TreeView tree, Double stem, Double flareDepth) {
+        Map<String, Object> shape = new HashMap<>();
+        if (stem != null) {
+            shape.put("stem", stem);
+        }
+        if (tree.nursery().form() == Form.CONTAINER) {
+            double stands = tree.row().nursery().ballHeight();
+            double below = PotClass.fromFlare(
+                    stands, tree.nursery().arrival().flareDepth().orElse(0.0), flareDepth == null ? 0 : flareDepth);
+            if (below != stands) {
+                shape.put("ballHeight", below);
+            }
+        }
+        return shape;
     }
 
     private static Edit seen(Plan now, ArrivalRow fresh, long base) {

@@ -250,7 +250,12 @@ public class PlantingController {
             // A class by its name stands for both measures of a pot.
             changed.put("form", Form.CONTAINER);
             changed.put("ballDiameter", pot.get().across());
-            changed.put("ballHeight", pot.get().height());
+            changed.put(
+                    "ballHeight",
+                    PotClass.fromFlare(
+                            pot.get().height(),
+                            0,
+                            picked.nursery().arrival().flareDepth().orElse(0.0)));
         } else {
             changed.put("ballDiameter", fields.required("ballDiameter", Quantity.SHORT_LENGTH, 0.05, 3));
             changed.put("ballHeight", fields.required("ballHeight", Quantity.SHORT_LENGTH, 0.05, 2));

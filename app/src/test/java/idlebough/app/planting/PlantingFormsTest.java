@@ -258,6 +258,20 @@ class PlantingFormsTest {
                 .contains("3 of 3 came");
     }
 
+    /** The flare lies 8 cm down in a pot of 41: the hole is dug for the 33 below it, not for the pot. */
+    @Test
+    void aDeepPotIsNotPlannedTooDeep() {
+        String tree = stands("apple").get(0).id();
+        grower.post(
+                base + "/planting/" + tree,
+                Map.of("form", "CONTAINER", "pot", "#15", "stem", "2", "footing", "GRADE", "union", "13"));
+        assertThat(section(tree).depth() + section(tree).raise()).isCloseTo(0.41, within(1e-9));
+        looks(tree, "flareDepth", "8", "stem", "3,1");
+        assertThat(section(tree).depth() + section(tree).raise()).isCloseTo(0.33, within(1e-9));
+        assertThat(section(tree).setting().tree().stem()).isCloseTo(0.031, within(1e-9));
+        assertThat(grower.get(base + "/planting?tree=" + tree).body()).contains("too deep in its pot");
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

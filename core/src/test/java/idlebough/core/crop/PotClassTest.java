@@ -28,6 +28,16 @@ class PotClassTest {
         assertThat(tree.weight() - BARE).isBetween(0.85 * light, 1.1 * heavy);
     }
 
+    /** By hand: a #15 pot of 41 cm with its flare 8 cm down has 33 cm of ball; what was measured from the flare stays. */
+    @Test
+    void aFlareDeepInThePotMakesAShallowBall() {
+        double pot = PotClass.named("#15").orElseThrow().height();
+        assertThat(PotClass.fromFlare(pot, 0, 0.08)).isCloseTo(0.33, within(1e-9));
+        assertThat(PotClass.fromFlare(0.33, 0.08, 0.05)).as("corrected later").isCloseTo(0.36, within(1e-9));
+        assertThat(PotClass.fromFlare(0.33, 0.08, 0)).isCloseTo(pot, within(1e-9));
+        assertThat(PotClass.fromFlare(0.2345, 0, 0.08)).isEqualTo(0.2345);
+    }
+
     @Test
     void potsInLitresHoldThem() {
         PotClass.ALL.stream().filter(pot -> !pot.us()).forEach(pot -> {
