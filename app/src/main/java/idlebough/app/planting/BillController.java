@@ -53,6 +53,7 @@ public class BillController {
                 .map(tree -> new PlantingBill.Tree(
                         tree.label(),
                         tree.section(),
+                        plan.evaluation().planting().screenOf(tree.id()),
                         plan.evaluation().water().seasonOf(tree.id()).wateringIn()))
                 .toList();
     }

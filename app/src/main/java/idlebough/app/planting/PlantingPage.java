@@ -238,7 +238,9 @@ class PlantingPage {
                     s::meshWorking));
         }
         s.guard().ifPresent(guard -> figures.add(guard(guard)));
-        s.screen()
+        plan.evaluation()
+                .planting()
+                .screenOf(tree.id())
                 .ifPresent(screen -> figures.add(new Figure(
                         "screen",
                         Phrase.of("Shade screen of 50 %, open to the east"),

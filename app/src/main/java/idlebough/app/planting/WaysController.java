@@ -49,18 +49,35 @@ public class WaysController {
      * One way as the page offers it.
      *
      * @param here the school that holds
+     * @param usual the one that would hold if nobody chose
      * @param own whether chosen for this tree or this crop alone
-     * @param moves what follows from it, in words
      */
-    public record Offered(Way way, Way.School here, boolean own, String moves) {}
+    public record Offered(Way way, Way.School here, Way.School usual, boolean own) {
+        /** Of the whole orchard. */
+        private static Offered of(Way way, Ways ways) {
+            return new Offered(way, ways.of(way), way.usualSchool(), false);
+        }
+
+        /** Of a crop, or of a tree of that crop. @param chosen key of the school by key of the way */
+        private static Offered of(Way way, Map<String, String> chosen, String crop, boolean own) {
+            return new Offered(way, way.choose(chosen.get(way.key()), crop), way.usualFor(crop), own);
+        }
+
+        /** What follows from it, in words. */
+        public String moves() {
+            return PlantingWays.moves(way);
+        }
+
+        public boolean changed() {
+            return !here.equals(usual);
+        }
+    }
 
     /** Ways of one part of the work. */
     public record Part(String title, List<Offered> ways) {
         /** The schools that hold and are not the usual ones. */
         public long changed() {
-            return ways.stream()
-                    .filter(each -> !each.here().key().equals(each.way().usual()))
-                    .count();
+            return ways.stream().filter(Offered::changed).count();
         }
     }
 
@@ -85,12 +102,9 @@ public class WaysController {
         return grouped((crop == null ? ALL : PlantingWays.ALL)
                 .stream()
                         .map(way -> crop == null
-                                ? new Offered(way, ways.of(way), false, PlantingWays.moves(way))
-                                : new Offered(
-                                        way,
-                                        way.choose(ways.ofCrop(crop.key()).get(way.key())),
-                                        ways.isOfCrop(crop.key(), way),
-                                        PlantingWays.moves(way)))
+                                ? Offered.of(way, ways)
+                                : Offered.of(
+                                        way, ways.ofCrop(crop.key()), crop.key(), ways.isOfCrop(crop.key(), way)))
                         .toList());
     }
 
@@ -99,8 +113,8 @@ public class WaysController {
         Ways ways = plan.evaluation().orchard().ways();
         Map<String, String> holding = ways.of(tree.id(), tree.crop().key());
         return grouped(PlantingWays.ALL.stream()
-                .map(way -> new Offered(
-                        way, way.choose(holding.get(way.key())), ways.isOwn(tree.id(), way), PlantingWays.moves(way)))
+                .map(way -> Offered.of(
+                        way, holding, tree.crop().key(), ways.isOwn(tree.id(), way)))
                 .toList());
     }
 

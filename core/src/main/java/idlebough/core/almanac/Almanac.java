@@ -1,12 +1,15 @@
 package idlebough.core.almanac;
 
+import idlebough.core.crop.Arrival;
 import idlebough.core.crop.Form;
+import idlebough.core.crop.NurseryTree;
 import idlebough.core.irrigation.FirstSeason;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.Table;
 import idlebough.core.measure.Quantity;
 import idlebough.core.planting.Aftercare;
+import idlebough.core.planting.Delivery;
 import idlebough.core.planting.PlantingSection;
 import idlebough.core.planting.PlantingWays;
 import idlebough.core.site.Footing;
@@ -299,6 +302,7 @@ public final class Almanac {
                             .orElse(Phrase.of("Bare-root trees are ordered the summer before.")),
                     toOrder);
         }
+        arrivals(plan, tasks);
         add(
                 tasks,
                 "peg",
@@ -401,6 +405,40 @@ public final class Almanac {
     private static boolean inWinter(LocalDate day, boolean southern) {
         int month = (day.getMonthValue() + (southern ? 6 : 0)) % 12;
         return month == 11 || month <= 2;
+    }
+
+    /** Wood that may still sleep is looked at again, and trees that wait for a day have to leave their place then. */
+    private static void arrivals(Setting plan, List<Task> tasks) {
+        Map<LocalDate, List<TreeToPlant>> again = new TreeMap<>();
+        Map<LocalDate, List<TreeToPlant>> until = new TreeMap<>();
+        plan.trees().forEach(tree -> {
+            NurseryTree came = tree.section().setting().tree();
+            Delivery.of(came)
+                    .second()
+                    .ifPresent(day -> again.computeIfAbsent(day, fresh -> new ArrayList<>())
+                            .add(tree));
+            came.arrival()
+                    .kept()
+                    .flatMap(Arrival.Kept::until)
+                    .ifPresent(day -> until.computeIfAbsent(day, fresh -> new ArrayList<>())
+                            .add(tree));
+        });
+        again.forEach((day, trees) -> add(
+                tasks,
+                "second-look-" + day,
+                day,
+                day.plusDays(6),
+                Phrase.of("Look at the bark of {} again", labelsOf(trees)),
+                Phrase.of("What slept when it came has woken by now, or is dead: then claim it."),
+                ids(trees)));
+        until.forEach((day, trees) -> add(
+                tasks,
+                "kept-" + day,
+                day.minusDays(2),
+                day,
+                Phrase.of("{} leave the place where they wait", labelsOf(trees)),
+                Phrase.of("Plant them, or find them another place: that was the day set when they came."),
+                ids(trees)));
     }
 
     private static String labelsOf(List<TreeToPlant> trees) {

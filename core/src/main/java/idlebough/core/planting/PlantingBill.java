@@ -27,8 +27,8 @@ public final class PlantingBill {
     private final List<Tree> trees;
     private final List<Line> lines = new ArrayList<>();
 
-    /** A tree to be planted. @param waterIn on the day, L */
-    public record Tree(String label, PlantingSection section, double waterIn) {}
+    /** A tree to be planted. @param screen its shade, @param waterIn on the day, L */
+    public record Tree(String label, PlantingSection section, Optional<Screen> screen, double waterIn) {}
 
     /**
      * One thing to bring.
@@ -148,7 +148,7 @@ public final class PlantingBill {
                 Phrase.of("shade cloth of 50 %, and three posts and a ring of mesh for each"),
                 Quantity.AREA,
                 0.01,
-                tree -> tree.section().screen().map(Screen::area).orElse(0.0));
+                tree -> tree.screen().map(Screen::area).orElse(0.0));
     }
 
     private void heaps() {

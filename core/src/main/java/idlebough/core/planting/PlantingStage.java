@@ -192,17 +192,29 @@ public final class PlantingStage implements Stage {
         return judged.get(tree).season().flatMap(Season::suits);
     }
 
+    /** Shade where its way says so, or where it goes in out of season. */
+    public Optional<Screen> screenOf(String tree) {
+        PlantingSection section = sectionOf(tree);
+        return section.screen()
+                .or(() -> late(tree) > PlantingSteps.LATE
+                        ? Optional.of(Screen.of(section.setting().tree().height()))
+                        : Optional.empty());
+    }
+
+    /** Days by which a planned tree goes in outside its season. */
+    private long late(String tree) {
+        return judged.get(tree)
+                .season()
+                .flatMap(season -> season.suits().map(suits -> suits.outside(season.day())))
+                .orElse(0L);
+    }
+
     /** What is done with a tree on the day, in order. @throws IllegalArgumentException when there is no such tree */
     public List<Phrase> stepsOf(String tree) {
         return PlantingSteps.of(
                 sectionOf(tree),
                 judged.get(tree).season().map(Season::day),
-                judged.get(tree)
-                        .season()
-                        .map(season -> season.suits()
-                                .map(suits -> suits.outside(season.day()))
-                                .orElse(0L))
-                        .orElse(0L));
+                late(tree));
     }
 
     private static PlantingSection.Soil soil(Optional<SoilPit> pit, double slope) {

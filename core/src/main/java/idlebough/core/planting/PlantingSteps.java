@@ -21,6 +21,8 @@ import java.util.Optional;
 public final class PlantingSteps {
     private static final RuleTable TABLE = RuleTable.of("planting");
     private static final String NONE = "none";
+    /** So many days out of season change nothing. */
+    static final double LATE = TABLE.value("season");
 
     private final PlantingSection section;
     private final Optional<LocalDate> day;
@@ -217,8 +219,9 @@ public final class PlantingSteps {
                 name(PlantingWays.COMPOST_TOP)));
         if (section.paint() > 0) {
             steps.add(Phrase.of(
-                    "The stem: {}; interior paint and water 1 : 1, a litre does {} such stems.",
+                    "The stem: {}; interior paint and water 1 : 1, {} of it does {} such stems.",
                     name(PlantingWays.STEM),
+                    Amount.of(1, Quantity.SMALL_VOLUME),
                     Amount.count(Math.floor(1 / section.paint()))));
         } else {
             steps.add(Phrase.of("The stem: {}.", name(PlantingWays.STEM)));
@@ -229,7 +232,7 @@ public final class PlantingSteps {
         steps.add(Phrase.of("Prune: {}; wounds {}.", pruning(), name(PlantingWays.WOUND)));
         steps.add(
                 Phrase.of("Fruit: {}. First feed: {}.", name(PlantingWays.FIRST_FRUIT), name(PlantingWays.FIRST_FEED)));
-        if (late > TABLE.value("season")) {
+        if (late > LATE) {
             steps.add(Phrase.of(
                     bare()
                             ? "It goes in {} out of season: a shade screen of 50 %, open to the east; cut the top back by a"

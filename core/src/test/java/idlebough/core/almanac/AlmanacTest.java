@@ -3,6 +3,7 @@ package idlebough.core.almanac;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import idlebough.core.Shipped;
+import idlebough.core.crop.Arrival;
 import idlebough.core.crop.Form;
 import idlebough.core.crop.NurseryTree;
 import idlebough.core.irrigation.FirstSeason;
@@ -295,6 +296,47 @@ class AlmanacTest {
                         Map.of())))
                 .extracting(Task::key)
                 .doesNotContain("union-2-2026-03-14", "union-8-2026-03-14");
+    }
+
+    /** What slept when it came is looked at again in three weeks; what waits leaves its place on the day set for it. */
+    @Test
+    void whatCameAsleepOrWaitsIsNotForgotten() {
+        LocalDate came = LocalDate.of(2027, 2, 20);
+        PlantingSection sleeping = PlantingSection.of(new PlantingSection.Setting(
+                new NurseryTree(
+                        Form.BARE,
+                        0.4,
+                        0.3,
+                        Optional.of(0.13),
+                        0.02,
+                        new Arrival(
+                                Optional.of(came),
+                                Optional.empty(),
+                                new Arrival.Seen(
+                                        Arrival.Label.BOTH,
+                                        Arrival.Bark.MIDDLE,
+                                        Arrival.Branches.GOOD,
+                                        Arrival.Roots.GOOD,
+                                        Arrival.Joint.FIRM),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.of(
+                                        new Arrival.Kept(Arrival.Place.HEELED, Optional.of(came.plusDays(30)))))),
+                Optional.of(Shipped.stock("m9")),
+                PlantingSection.Soil.untested(Texture.LOAM),
+                Footing.GRADE,
+                Map.of(),
+                Optional.empty(),
+                42));
+        List<Task> tasks = tasks(
+                DAY,
+                42,
+                false,
+                false,
+                false,
+                new Almanac.TreeToPlant("A1", "A1", sleeping, false, season(DAY, true)));
+        assertThat(task(tasks, "second-look-2027-03-13").what().in(METRIC)).contains("bark of A1");
+        assertThat(task(tasks, "kept-2027-03-22").to()).isEqualTo(came.plusDays(30));
     }
 
     /** Seven schools of the first feed, three of the first fruit: each has its own days, or none (common practice). */

@@ -26,6 +26,10 @@ class PlantingBillTest {
                 45));
     }
 
+    private static PlantingBill.Tree tree(String label, PlantingSection section, double water) {
+        return new PlantingBill.Tree(label, section, section.screen(), water);
+    }
+
     private static PlantingBill.Line line(List<PlantingBill.Line> lines, String key) {
         return lines.stream()
                 .filter(line -> line.key().equals(key))
@@ -42,9 +46,9 @@ class PlantingBillTest {
         PlantingSection dwarf = section("m9", Map.of());
         PlantingSection strong = section("mm111", Map.of("planting.guard", "deer", "planting.stem", "cloth"));
         List<PlantingBill.Line> lines = PlantingBill.of(List.of(
-                new PlantingBill.Tree("A1", dwarf, 10),
-                new PlantingBill.Tree("A2", dwarf, 10),
-                new PlantingBill.Tree("B1", strong, 30)));
+                tree("A1", dwarf, 10),
+                tree("A2", dwarf, 10),
+                tree("B1", strong, 30)));
         assertThat(line(lines, "stake-214").amount().value()).isEqualTo(2);
         assertThat(line(lines, "stake-214").trees()).containsExactly("A1", "A2");
         assertThat(line(lines, "guard-60").amount().value()).isCloseTo(2 * (Math.PI * 0.2 + 0.05), within(1e-9));

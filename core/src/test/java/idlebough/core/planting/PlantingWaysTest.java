@@ -49,6 +49,18 @@ class PlantingWaysTest {
         }
     }
 
+    /** Citrus is fed six weeks after planting (common practice); what was chosen holds over what is usual. */
+    @Test
+    void aCropMayHaveAUsualSchoolOfItsOwn() {
+        assertThat(PlantingWays.FIRST_FEED.choose(null, "lemon").key()).isEqualTo("eight");
+        assertThat(PlantingWays.FIRST_FEED.choose(null, "apple").key()).isEqualTo("hand");
+        assertThat(PlantingWays.FIRST_FEED.choose("spring", "lemon").key()).isEqualTo("spring");
+        PlantingWays.ALL.forEach(way -> way.ofCrops().forEach((crop, school) -> {
+            assertThat(way.offers(school)).as(way.key()).isTrue();
+            assertThat(Shipped.crop(crop).key()).isEqualTo(crop);
+        }));
+    }
+
     @Test
     void aWiderHoleMovesTheEarthAndNotTheHeights() {
         PlantingSection usual = with(POT, "mm106", Texture.LOAM);
