@@ -103,8 +103,7 @@ public class WaysController {
                 .stream()
                         .map(way -> crop == null
                                 ? Offered.of(way, ways)
-                                : Offered.of(
-                                        way, ways.ofCrop(crop.key()), crop.key(), ways.isOfCrop(crop.key(), way)))
+                                : Offered.of(way, ways.ofCrop(crop.key()), crop.key(), ways.isOfCrop(crop.key(), way)))
                         .toList());
     }
 
@@ -113,8 +112,7 @@ public class WaysController {
         Ways ways = plan.evaluation().orchard().ways();
         Map<String, String> holding = ways.of(tree.id(), tree.crop().key());
         return grouped(PlantingWays.ALL.stream()
-                .map(way -> Offered.of(
-                        way, holding, tree.crop().key(), ways.isOwn(tree.id(), way)))
+                .map(way -> Offered.of(way, holding, tree.crop().key(), ways.isOwn(tree.id(), way)))
                 .toList());
     }
 

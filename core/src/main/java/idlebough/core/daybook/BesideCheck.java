@@ -91,17 +91,11 @@ public final class BesideCheck {
     /** Empty on a stock that is held for life, and while its years last. */
     private Optional<Finding> leftOn(UnionMeasure look, LocalDate planted) {
         Optional<Integer> years = section.stake().map(Stake::years).orElse(Optional.of(1));
-        return years.flatMap(most -> told(
-                about(TIE).with("years", Amount.count(most)),
-                Measured.exactly(ChronoUnit.DAYS.between(planted, look.day()) / DAYS_A_YEAR, DECIMAL),
-                TABLE.limit("tie", most + TABLE.value("tie"), DECIMAL, Limit.Side.AT_MOST)));
-    }
-
-    /** Empty where it is sound: that is no news. */
-    private static Optional<Finding> told(Rule.Draft draft, Measured measured, Limit limit) {
-        return Standing.of(measured, limit) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(draft.judge(measured, limit));
+        return years.flatMap(most -> about(TIE)
+                .with("years", Amount.count(most))
+                .unlessSound(
+                        Measured.exactly(ChronoUnit.DAYS.between(planted, look.day()) / DAYS_A_YEAR, DECIMAL),
+                        TABLE.limit("tie", most + TABLE.value("tie"), DECIMAL, Limit.Side.AT_MOST)));
     }
 
     private Optional<Finding> mulch() {
@@ -114,9 +108,13 @@ public final class BesideCheck {
         return !section.hasUnion() || section.clearOfMulch()
                 ? Optional.empty()
                 : last(look -> look.kind() == UnionMeasure.Kind.CHECK)
-                        .flatMap(look -> told(
-                                about(MULCH).with("mulch", fine(section.mulchDepth())),
-                                Measured.of(look.height() - section.mulchDepth(), TABLE.value("reading"), FINE_LENGTH),
-                                TABLE.atLeast("mulch", FINE_LENGTH)));
+                        .flatMap(look -> about(MULCH)
+                                .with("mulch", fine(section.mulchDepth()))
+                                .unlessSound(
+                                        Measured.of(
+                                                look.height() - section.mulchDepth(),
+                                                TABLE.value("reading"),
+                                                FINE_LENGTH),
+                                        TABLE.atLeast("mulch", FINE_LENGTH)));
     }
 }

@@ -87,6 +87,13 @@ public record Rule(String id) {
                     Standing.of(measured, limit), Optional.of(new Finding.Held(measured, limit)), limit.source());
         }
 
+        /** The same; empty where it is sound, and that is no news. */
+        public Optional<Finding> unlessSound(Measured measured, Limit limit) {
+            return Standing.of(measured, limit) == Standing.SOUND
+                    ? Optional.empty()
+                    : Optional.of(judge(measured, limit));
+        }
+
         /** Where nothing can be measured: how it stands follows from what it is. */
         public Finding stands(Standing standing, Source source) {
             return finding(standing, Optional.empty(), source);

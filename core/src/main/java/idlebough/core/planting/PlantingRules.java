@@ -198,15 +198,15 @@ public final class PlantingRules {
      */
     public static Optional<Finding> soilWarm(
             String id, String label, PlantingSeason.Kind kind, double soil, double wanted, List<Remedy> better) {
-        return told(
-                SOIL_WARM
-                        .about(Subject.tree(id))
-                        .with("tree", label)
-                        .with("kind", kind.words())
-                        .together(kind.words())
-                        .remedies(better),
-                Measured.of(soil, SoilWarmth.KNOWN_TO, TEMPERATURE),
-                TABLE.limit("soil-warm", wanted, TEMPERATURE, Limit.Side.AT_LEAST));
+        return SOIL_WARM
+                .about(Subject.tree(id))
+                .with("tree", label)
+                .with("kind", kind.words())
+                .together(kind.words())
+                .remedies(better)
+                .unlessSound(
+                        Measured.of(soil, SoilWarmth.KNOWN_TO, TEMPERATURE),
+                        TABLE.limit("soil-warm", wanted, TEMPERATURE, Limit.Side.AT_LEAST));
     }
 
     /** Empty where no frost lies ahead. @param days for which one spring in ten still has one */
@@ -245,16 +245,18 @@ public final class PlantingRules {
         }
         tree.arrival()
                 .flareDepth()
-                .flatMap(depth -> told(
-                        FLARE_IN_POT.about(Subject.tree(id)).with("tree", label).remedies(look),
-                        Measured.of(depth, READING, FINE_LENGTH),
-                        TABLE.atMost("flare-in-pot", FINE_LENGTH)))
+                .flatMap(depth -> FLARE_IN_POT
+                        .about(Subject.tree(id))
+                        .with("tree", label)
+                        .remedies(look)
+                        .unlessSound(
+                                Measured.of(depth, READING, FINE_LENGTH), TABLE.atMost("flare-in-pot", FINE_LENGTH)))
                 .ifPresent(found::add);
         Delivery.outOfGround(tree, day)
-                .flatMap(days -> told(
-                        WAITS.about(Subject.tree(id)).with("tree", label).remedies(look),
-                        Measured.exactly(days, DAYS),
-                        TABLE.atMost(Delivery.waits(tree), DAYS)))
+                .flatMap(days -> WAITS.about(Subject.tree(id))
+                        .with("tree", label)
+                        .remedies(look)
+                        .unlessSound(Measured.exactly(days, DAYS), TABLE.atMost(Delivery.waits(tree), DAYS)))
                 .ifPresent(found::add);
         return found;
     }
@@ -269,53 +271,49 @@ public final class PlantingRules {
                 ? List.of(takeHole())
                 : List.of(way(PlantingWays.PIT, "fitted", "remedy.fitted"));
         if (wet) {
-            told(
-                            about(BATHTUB)
-                                    .with("rain", Amount.of(CLOUDBURST, RAIN))
-                                    .with("holds", Amount.litres(section.bathtub(CLOUDBURST)))
-                                    .with(
-                                            "hours",
-                                            section.emptyAfter(CLOUDBURST)
-                                                    .map(hours -> WORDS.say(
-                                                            "bathtub.hours", Map.of("hours", Amount.of(hours, HOURS))))
-                                                    .orElse(WORDS.say("bathtub.untested", Map.of())))
-                                    .remedies(shallower),
-                            below,
-                            TABLE.atMost("bathtub", FINE_LENGTH))
+            about(BATHTUB)
+                    .with("rain", Amount.of(CLOUDBURST, RAIN))
+                    .with("holds", Amount.litres(section.bathtub(CLOUDBURST)))
+                    .with(
+                            "hours",
+                            section.emptyAfter(CLOUDBURST)
+                                    .map(hours -> WORDS.say("bathtub.hours", Map.of("hours", Amount.of(hours, HOURS))))
+                                    .orElse(WORDS.say("bathtub.untested", Map.of())))
+                    .remedies(shallower)
+                    .unlessSound(below, TABLE.atMost("bathtub", FINE_LENGTH))
                     .ifPresent(findings::add);
         } else {
-            told(
-                            about(BELOW)
-                                    .with("sinks", fine(section.settling().fill()))
-                                    .remedies(shallower),
-                            below,
-                            TABLE.atMost("below", FINE_LENGTH))
+            about(BELOW)
+                    .with("sinks", fine(section.settling().fill()))
+                    .remedies(shallower)
+                    .unlessSound(below, TABLE.atMost("below", FINE_LENGTH))
                     .ifPresent(findings::add);
         }
         setting.ground()
                 .hole()
                 .bottom()
-                .ifPresent(bottom -> told(
-                                about(V_SHAPE)
-                                        .with("bottom", cm(bottom))
-                                        .with("ball", cm(setting.tree().ballDiameter()))
-                                        .remedies(List.of(takeHole())),
+                .ifPresent(bottom -> about(V_SHAPE)
+                        .with("bottom", cm(bottom))
+                        .with("ball", cm(setting.tree().ballDiameter()))
+                        .remedies(List.of(takeHole()))
+                        .unlessSound(
                                 Measured.of(bottom - setting.tree().ballDiameter(), READING, FINE_LENGTH),
                                 TABLE.atLeast("v-shape", FINE_LENGTH))
                         .ifPresent(findings::add));
-        told(
-                        about(NARROW)
-                                .with("width", cm(section.width()))
-                                .with("ball", cm(setting.tree().ballDiameter()))
-                                .remedies(List.of(
-                                        setting.ground().hole().width().isPresent()
-                                                ? takeHole()
-                                                : way(PlantingWays.WIDTH, "double", "remedy.double"))),
+        about(NARROW)
+                .with("width", cm(section.width()))
+                .with("ball", cm(setting.tree().ballDiameter()))
+                .remedies(List.of(
+                        setting.ground().hole().width().isPresent()
+                                ? takeHole()
+                                : way(PlantingWays.WIDTH, "double", "remedy.double")))
+                .unlessSound(
                         Measured.exactly(section.width() / setting.tree().ballDiameter(), SCORE),
                         TABLE.atLeast("narrow", SCORE))
                 .ifPresent(findings::add);
-        told(
-                        about(ORGANIC_BELOW).remedies(List.of(way(PlantingWays.MIX, "native", "remedy.native"))),
+        about(ORGANIC_BELOW)
+                .remedies(List.of(way(PlantingWays.MIX, "native", "remedy.native")))
+                .unlessSound(
                         Measured.exactly(section.settling().organic(), FINE_LENGTH),
                         TABLE.atMost("organic-below", FINE_LENGTH))
                 .ifPresent(findings::add);
@@ -330,8 +328,9 @@ public final class PlantingRules {
             findings.add(doubt(WALLS, way(PlantingWays.TOOL, "fork", "remedy.fork"), "walls"));
         }
         if (section.meshOpening() > 0) {
-            told(
-                            about(MESH_WIDE).remedies(List.of(way(PlantingWays.MESH, "fine", "remedy.mesh"))),
+            about(MESH_WIDE)
+                    .remedies(List.of(way(PlantingWays.MESH, "fine", "remedy.mesh")))
+                    .unlessSound(
                             Measured.exactly(section.meshOpening(), FINE_LENGTH),
                             TABLE.atMost("mesh-wide", FINE_LENGTH))
                     .ifPresent(findings::add);
@@ -363,31 +362,24 @@ public final class PlantingRules {
     private void beside(List<Finding> findings) {
         section.stake()
                 .flatMap(stake -> stake.outside(section.setting()))
-                .flatMap(outside -> told(
-                        about(STAKE_BALL)
-                                .remedies(List.of(way(PlantingWays.STAKE_PLACE, "beside", "remedy.stake-beside"))),
-                        Measured.of(outside, READING, FINE_LENGTH),
-                        TABLE.atLeast("stake-ball", FINE_LENGTH)))
+                .flatMap(outside -> about(STAKE_BALL)
+                        .remedies(List.of(way(PlantingWays.STAKE_PLACE, "beside", "remedy.stake-beside")))
+                        .unlessSound(
+                                Measured.of(outside, READING, FINE_LENGTH), TABLE.atLeast("stake-ball", FINE_LENGTH)))
                 .ifPresent(findings::add);
-        told(
-                        about(MULCH_STEM).remedies(List.of(takeHole())),
-                        Measured.exactly(section.mulchClear(), FINE_LENGTH),
-                        TABLE.atLeast("mulch-stem", FINE_LENGTH))
+        about(MULCH_STEM)
+                .remedies(List.of(takeHole()))
+                .unlessSound(
+                        Measured.exactly(section.mulchClear(), FINE_LENGTH), TABLE.atLeast("mulch-stem", FINE_LENGTH))
                 .ifPresent(findings::add);
         if (section.mulchInWind()) {
-            told(
-                            about(MULCH_THICK).remedies(List.of(way(PlantingWays.MULCH, "fit", "remedy.mulch-fit"))),
+            about(MULCH_THICK)
+                    .remedies(List.of(way(PlantingWays.MULCH, "fit", "remedy.mulch-fit")))
+                    .unlessSound(
                             Measured.exactly(section.mulchDepth(), FINE_LENGTH),
                             TABLE.atMost("mulch-thick", FINE_LENGTH))
                     .ifPresent(findings::add);
         }
-    }
-
-    /** Empty where it is sound: that is no news. */
-    private static Optional<Finding> told(Rule.Draft draft, Measured measured, Limit limit) {
-        return Standing.of(measured, limit) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(draft.judge(measured, limit));
     }
 
     private Finding doubt(Rule rule, Remedy remedy, String row) {
@@ -463,13 +455,11 @@ public final class PlantingRules {
     private Optional<Finding> flareHigh() {
         Limit most = mostFlare();
         Measured measured = section.flareInTheEnd();
-        return Standing.of(measured, most) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(inTheEnd(FLARE_HIGH)
-                        .variant(section.endsLevel() ? "level" : "")
-                        .with("above", fine(section.setting().tree().union()))
-                        .remedies(heights())
-                        .judge(measured, most));
+        return inTheEnd(FLARE_HIGH)
+                .variant(section.endsLevel() ? "level" : "")
+                .with("above", fine(section.setting().tree().union()))
+                .remedies(heights())
+                .unlessSound(measured, most);
     }
 
     private Limit mostFlare() {
@@ -483,9 +473,7 @@ public final class PlantingRules {
     /** Empty where the union is not too high: that is no news. */
     private Optional<Finding> unionHigh() {
         Limit most = TABLE.atMost("union-high", FINE_LENGTH);
-        return Standing.of(section.unionInTheEnd(), most) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(inTheEnd(UNION_HIGH).remedies(heights()).judge(section.unionInTheEnd(), most));
+        return inTheEnd(UNION_HIGH).remedies(heights()).unlessSound(section.unionInTheEnd(), most);
     }
 
     /** Does what is filled in make a bucket of the hole? Empty where the water leaves, on a mound, or without compost. */
@@ -509,9 +497,7 @@ public final class PlantingRules {
     private Optional<Finding> slope() {
         Measured fall = Measured.of(section.fallAcross(), READING, FINE_LENGTH);
         Limit most = TABLE.atMost("slope-fall", FINE_LENGTH);
-        return Standing.of(fall, most) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(about(SLOPE).with("width", cm(section.width())).judge(fall, most));
+        return about(SLOPE).with("width", cm(section.width())).unlessSound(fall, most);
     }
 
     private Finding unionNotMeasured() {
@@ -553,12 +539,10 @@ public final class PlantingRules {
     private Optional<Finding> lift() {
         Measured weight = Measured.exactly(section.setting().tree().weight(), MASS);
         Limit most = TABLE.atMost("lift", MASS);
-        return Standing.of(weight, most) == Standing.SOUND
-                ? Optional.empty()
-                : Optional.of(about(LIFT)
-                        .with("who", section.lift().words())
-                        .remedies(List.of(enterTree()))
-                        .judge(weight, most));
+        return about(LIFT)
+                .with("who", section.lift().words())
+                .remedies(List.of(enterTree()))
+                .unlessSound(weight, most);
     }
 
     /**

@@ -211,10 +211,7 @@ public final class PlantingStage implements Stage {
 
     /** What is done with a tree on the day, in order. @throws IllegalArgumentException when there is no such tree */
     public List<Phrase> stepsOf(String tree) {
-        return PlantingSteps.of(
-                sectionOf(tree),
-                judged.get(tree).season().map(Season::day),
-                late(tree));
+        return PlantingSteps.of(sectionOf(tree), judged.get(tree).season().map(Season::day), late(tree));
     }
 
     private static PlantingSection.Soil soil(Optional<SoilPit> pit, double slope) {

@@ -320,8 +320,7 @@ class AlmanacTest {
                                         Arrival.Joint.FIRM),
                                 Optional.empty(),
                                 Optional.empty(),
-                                Optional.of(
-                                        new Arrival.Kept(Arrival.Place.HEELED, Optional.of(came.plusDays(30)))))),
+                                Optional.of(new Arrival.Kept(Arrival.Place.HEELED, Optional.of(came.plusDays(30)))))),
                 Optional.of(Shipped.stock("m9")),
                 PlantingSection.Soil.untested(Texture.LOAM),
                 Footing.GRADE,
@@ -329,12 +328,7 @@ class AlmanacTest {
                 Optional.empty(),
                 42));
         List<Task> tasks = tasks(
-                DAY,
-                42,
-                false,
-                false,
-                false,
-                new Almanac.TreeToPlant("A1", "A1", sleeping, false, season(DAY, true)));
+                DAY, 42, false, false, false, new Almanac.TreeToPlant("A1", "A1", sleeping, false, season(DAY, true)));
         assertThat(task(tasks, "second-look-2027-03-13").what().in(METRIC)).contains("bark of A1");
         assertThat(task(tasks, "kept-2027-03-22").to()).isEqualTo(came.plusDays(30));
     }

@@ -45,10 +45,8 @@ class PlantingBillTest {
     void isTheSumOfWhatTheTreesWant() {
         PlantingSection dwarf = section("m9", Map.of());
         PlantingSection strong = section("mm111", Map.of("planting.guard", "deer", "planting.stem", "cloth"));
-        List<PlantingBill.Line> lines = PlantingBill.of(List.of(
-                tree("A1", dwarf, 10),
-                tree("A2", dwarf, 10),
-                tree("B1", strong, 30)));
+        List<PlantingBill.Line> lines =
+                PlantingBill.of(List.of(tree("A1", dwarf, 10), tree("A2", dwarf, 10), tree("B1", strong, 30)));
         assertThat(line(lines, "stake-214").amount().value()).isEqualTo(2);
         assertThat(line(lines, "stake-214").trees()).containsExactly("A1", "A2");
         assertThat(line(lines, "guard-60").amount().value()).isCloseTo(2 * (Math.PI * 0.2 + 0.05), within(1e-9));

@@ -24,13 +24,24 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TradeTest {
     private static final double INCH = 0.0254;
 
+    /** On a mound of 30 cm. */
     private static PlantingSection section(
             NurseryTree tree, String crop, Texture texture, double crown, String... ways) {
-        return section(tree, crop, texture, crown, Optional.empty(), ways);
+        return section(tree, texture, Footing.MOUND, new PlantingSection.Grown(crop, crown), Optional.empty(), ways);
+    }
+
+    /** On the grade. */
+    private static PlantingSection planted(NurseryTree tree, Texture texture, String... ways) {
+        return section(tree, texture, Footing.GRADE, PlantingSection.Grown.ANY, Optional.empty(), ways);
     }
 
     private static PlantingSection section(
-            NurseryTree tree, String crop, Texture texture, double crown, Optional<Double> storm, String... ways) {
+            NurseryTree tree,
+            Texture texture,
+            Footing footing,
+            PlantingSection.Grown grown,
+            Optional<Double> storm,
+            String... ways) {
         Map<String, String> chosen = new HashMap<>();
         for (int i = 0; i < ways.length; i += 2) {
             chosen.put("planting." + ways[i], ways[i + 1]);
@@ -39,11 +50,11 @@ class TradeTest {
                 tree,
                 Optional.of(Shipped.stock("mm111")),
                 PlantingSection.Soil.untested(texture),
-                new Tree.Ground(Footing.MOUND, Tree.Hole.PROPOSED),
+                new Tree.Ground(footing, Tree.Hole.PROPOSED),
                 chosen,
                 new PlantingSection.Around(storm, 1, Optional.empty()),
                 45,
-                new PlantingSection.Grown(crop, crown)));
+                grown));
     }
 
     private static NurseryTree bare(double spread, double roots) {
@@ -52,21 +63,6 @@ class TradeTest {
 
     private static NurseryTree pot(double wide, double deep) {
         return new NurseryTree(Form.CONTAINER, wide, deep, Optional.of(0.13), 0.025);
-    }
-
-    private static PlantingSection planted(NurseryTree tree, Texture texture, String... ways) {
-        Map<String, String> chosen = new HashMap<>();
-        for (int i = 0; i < ways.length; i += 2) {
-            chosen.put("planting." + ways[i], ways[i + 1]);
-        }
-        return PlantingSection.of(new PlantingSection.Setting(
-                tree,
-                Optional.of(Shipped.stock("mm111")),
-                PlantingSection.Soil.untested(texture),
-                Footing.GRADE,
-                chosen,
-                Optional.empty(),
-                45));
     }
 
     /** Roots 8 to 10 in deep: a hole of that depth less what it stands proud, 90 cm or twice the spread wide. */
@@ -139,9 +135,9 @@ class TradeTest {
     void mulch(String crop, String kind, String wind, double least, double most) {
         PlantingSection section = section(
                 pot(0.4, 0.3),
-                crop,
                 Texture.LOAM,
-                4,
+                Footing.GRADE,
+                new PlantingSection.Grown(crop, 4),
                 wind.equals("windy") ? Optional.of(250.0) : Optional.empty(),
                 "mulch-kind",
                 kind);
@@ -195,7 +191,14 @@ class TradeTest {
     @Test
     void cutsByFormAndWind() {
         String storm = PlantingSteps.of(
-                        section(pot(0.4, 0.3), "apple", Texture.LOAM, 4, Optional.of(250.0)), Optional.empty(), 0)
+                        section(
+                                pot(0.4, 0.3),
+                                Texture.LOAM,
+                                Footing.GRADE,
+                                new PlantingSection.Grown("apple", 4),
+                                Optional.of(250.0)),
+                        Optional.empty(),
+                        0)
                 .toString();
         assertThat(storm).contains("for the wind");
         NurseryTree feathered = new NurseryTree(
