@@ -32,6 +32,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
     private static final double LETTER = 6.1;
     private static final double LEVEL = 17;
     private static final int LETTERS = 34;
+    private static final String LATE = " things are late";
     private static final String WEEKLY = "water weekly";
     private static final double WEEK_HEIGHT = 13;
     private static final double FULL_WEEK = 480;
@@ -206,7 +207,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
                 Optional<Label> label = silent
                         ? Optional.empty()
                         : box.open() ? label(words, x, y, free(own, i, x, first), taken) : folded(words, x, y, taken);
-                pegs.add(0, new Peg(task.key(), title(task), css(task), x, y, label));
+                pegs.add(0, new Peg(task.key(), title(task, words), css(task), x, y, label));
             }
             return pegs;
         }
@@ -225,7 +226,7 @@ public record YearStrip(List<Month> months, List<Row> rows) {
         private String words(Task task, List<Task> own) {
             long late = own.stream().filter(other -> other.isLate(now.today())).count();
             if (late > 1 && task.isLate(now.today())) {
-                return late + " things are late";
+                return late + LATE;
             }
             if (task.isWeekly()) {
                 return WEEKLY;
@@ -240,9 +241,10 @@ public record YearStrip(List<Month> months, List<Row> rows) {
             return brief.length() > LETTERS ? brief.substring(0, LETTERS - 1).strip() + "…" : brief;
         }
 
-        private String title(Task task) {
-            return (task.isFirstWeek() ? WEEKLY + ": " : "") + say.of(task.what()) + ", "
-                    + say.days(task.from(), task.to());
+        /** @param words that stand at the peg */
+        private String title(Task task, String words) {
+            boolean together = task.isFirstWeek() || words.endsWith(LATE);
+            return (together ? words + ": " : "") + say.of(task.what()) + ", " + say.days(task.from(), task.to());
         }
 
         private String css(Task task) {
