@@ -53,6 +53,8 @@ class PlantingPage {
         if (picked == null) {
             return;
         }
+        model.addAttribute("unionWords", union(picked, say));
+        model.addAttribute("soilWords", soilWords(picked));
         pages.about(model, plan, Room.PLANTING, picked.subject());
         model.addAttribute(
                 "stoppedBy",
@@ -90,8 +92,6 @@ class PlantingPage {
         model.addAttribute("besideFigures", beside(plan, picked));
         model.addAttribute("steps", plan.evaluation().planting().stepsOf(picked.id()));
         model.addAttribute("turning", section.turning());
-        model.addAttribute("unionWords", union(picked, say));
-        model.addAttribute("soilWords", soilWords(picked));
         model.addAttribute(
                 "drawing", SectionDrawing.of(section, Optional.ofNullable(picked.pit()), look.weeks(), picked));
         model.addAttribute("fromAbove", look.above() ? AboveDrawing.of(section) : null);
