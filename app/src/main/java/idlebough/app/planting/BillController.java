@@ -6,6 +6,9 @@ import idlebough.app.web.PlanView;
 import idlebough.app.web.Reader;
 import idlebough.app.web.StagePage;
 import idlebough.app.web.TreeView;
+import idlebough.core.judge.Amount;
+import idlebough.core.judge.Figure;
+import idlebough.core.judge.Phrase;
 import idlebough.core.planting.Lift;
 import idlebough.core.planting.PlantingBill;
 import java.io.IOException;
@@ -38,7 +41,20 @@ public class BillController {
         PlanView plan = pages.open(model, scope, StagePage.PLANTING);
         List<PlantingBill.Tree> trees = trees(plan);
         model.addAttribute("trees", trees);
-        model.addAttribute("lines", PlantingBill.of(trees));
+        model.addAttribute(
+                "figures",
+                PlantingBill.of(trees).stream()
+                        .map(line -> new Figure(
+                                line.key(),
+                                line.what(),
+                                line.amount(),
+                                line.trees().size() == trees.size()
+                                        ? Phrase.of("all")
+                                        : Phrase.of(
+                                                "for {}",
+                                                Amount.count(line.trees().size())),
+                                line.working()))
+                        .toList());
         model.addAttribute(
                 "heavy",
                 PlantingBill.toLift(trees).entrySet().stream()

@@ -104,7 +104,7 @@ public final class IrrigationStage implements Stage {
 
     private List<Finding> judge(Judged judged) {
         Stand stand = judged.stand();
-        return WaterRules.judge(stand.id(), stand.label(), seasonOf(stand.id()), mulch);
+        return WaterRules.judge(stand.id(), stand.label(), stand.crop().key(), seasonOf(stand.id()), mulch);
     }
 
     @Override

@@ -34,9 +34,10 @@ public final class WaterRules {
 
     /**
      * @param tree its id, and its label
+     * @param crop key of its crop
      * @param mulch the way of mulching, which has a thicker school
      */
-    public static List<Finding> judge(String tree, String label, FirstSeason season, Way mulch) {
+    public static List<Finding> judge(String tree, String label, String crop, FirstSeason season, Way mulch) {
         List<Finding> findings = new ArrayList<>();
         if (season.warm()) {
             season.tank()
@@ -55,13 +56,17 @@ public final class WaterRules {
                 .filter(rate -> dries(rate))
                 .ifPresent(rate -> findings.add(DROUGHTY.about(Subject.tree(tree))
                         .with("tree", label)
-                        .remedies(List.of(deeper(tree, label, mulch)))
+                        .remedies(deeper(tree, label, crop, mulch))
                         .judge(measured(rate), limit())));
         return findings;
     }
 
-    private static Remedy deeper(String tree, String label, Way mulch) {
-        return new Remedy.TakeWay(WORDS.say("remedy.mulch", Map.of("tree", label)), mulch, THICK, Optional.of(tree));
+    /** Empty for a crop that is mulched as thick or thicker anyhow. */
+    private static List<Remedy> deeper(String tree, String label, String crop, Way mulch) {
+        return mulch.usualFor(crop).value() >= mulch.choose(THICK).value()
+                ? List.of()
+                : List.of(new Remedy.TakeWay(
+                        WORDS.say("remedy.mulch", Map.of("tree", label)), mulch, THICK, Optional.of(tree)));
     }
 
     /** Whether the soil of a pit lets its water go so fast that it may dry out. */

@@ -6,7 +6,9 @@ import static idlebough.core.judge.Amount.metres;
 import idlebough.core.judge.Amount;
 import idlebough.core.judge.Phrase;
 import idlebough.core.judge.RuleTable;
+import idlebough.core.judge.Source;
 import idlebough.core.judge.Way;
+import idlebough.core.judge.Working;
 import idlebough.core.measure.Quantity;
 import idlebough.core.site.Mound;
 import java.util.ArrayList;
@@ -15,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
@@ -22,6 +25,9 @@ import java.util.stream.Collectors;
 public final class PlantingBill {
     private static final RuleTable TABLE = RuleTable.of("planting");
     private static final double LEAST = 0.5;
+    /** Amounts that differ by less than a thousandth are told as the same. */
+    private static final double SAME = 1000;
+
     private static final String NONE = "none";
 
     private final List<Tree> trees;
@@ -36,8 +42,9 @@ public final class PlantingBill {
      * @param key of its kind
      * @param amount of all trees together
      * @param trees labels of those for which it is
+     * @param working made when it is opened
      */
-    public record Line(String key, Phrase what, Amount amount, List<String> trees) {}
+    public record Line(String key, Phrase what, Amount amount, List<String> trees, Supplier<Working> working) {}
 
     private PlantingBill(List<Tree> trees) {
         this.trees = trees;
@@ -53,10 +60,30 @@ public final class PlantingBill {
         return List.copyOf(bill.lines);
     }
 
-    private void add(String key, Phrase what, Amount amount, List<Tree> of) {
+    /** @param each how much one tree wants of it */
+    private void add(String key, Phrase what, Quantity in, List<Tree> of, ToDoubleFunction<Tree> each) {
         if (!of.isEmpty()) {
-            lines.add(new Line(key, what, amount, of.stream().map(Tree::label).toList()));
+            lines.add(new Line(
+                    key,
+                    what,
+                    Amount.of(of.stream().mapToDouble(each).sum(), in),
+                    of.stream().map(Tree::label).toList(),
+                    () -> working(in, of, each)));
         }
+    }
+
+    /** Trees that want as much stand together. */
+    private static Working working(Quantity in, List<Tree> of, ToDoubleFunction<Tree> each) {
+        Working.Builder steps = Working.of(
+                "How {} comes about", Amount.of(of.stream().mapToDouble(each).sum(), in));
+        of.stream()
+                .collect(Collectors.groupingBy(
+                        tree -> Math.rint(each.applyAsDouble(tree) * SAME),
+                        TreeMap::new,
+                        Collectors.mapping(Tree::label, Collectors.joining(", "))))
+                .forEach((much, labels) -> steps.step("{} each: {}", Amount.of(much / SAME, in), labels));
+        return steps.sensitive("Each tree's own page shows how its share comes about.")
+                .from(Source.practice("the sum of what the trees want, by the ways that hold for each"));
     }
 
     /** The trees for which there is something, by what it is. */
@@ -72,7 +99,7 @@ public final class PlantingBill {
     private void sum(String key, Phrase what, Quantity in, double least, ToDoubleFunction<Tree> of) {
         List<Tree> some =
                 trees.stream().filter(tree -> of.applyAsDouble(tree) >= least).toList();
-        add(key, what, Amount.of(some.stream().mapToDouble(of).sum(), in), some);
+        add(key, what, in, some, of);
     }
 
     private void stakes() {
@@ -80,10 +107,9 @@ public final class PlantingBill {
                 .forEach((length, of) -> add(
                         "stake-" + length.intValue(),
                         Phrase.of("stakes of {}", metres(length / 100)),
-                        Amount.count(of.stream()
-                                .mapToDouble(tree -> stake(tree).count())
-                                .sum()),
-                        of));
+                        Quantity.COUNT,
+                        of,
+                        tree -> stake(tree).count()));
         sum(
                 "ties",
                 Phrase.of("belt for ties, wide and soft, crossed between stem and stake"),
@@ -113,21 +139,16 @@ public final class PlantingBill {
                                     metres(height / 100),
                                     cm(guard.roll()),
                                     Amount.fine(guard.opening())),
-                            Amount.of(
-                                    of.stream()
-                                            .mapToDouble(tree -> tree.section()
-                                                    .guard()
-                                                    .orElseThrow()
-                                                    .length())
-                                            .sum(),
-                                    Quantity.TAPE),
-                            of);
+                            Quantity.TAPE,
+                            of,
+                            tree -> tree.section().guard().orElseThrow().length());
                     if (guard.posts() > 0) {
                         add(
                                 "guard-posts-" + height.intValue(),
                                 Phrase.of("posts for these guards, {} above the ground", metres(height / 100)),
-                                Amount.count((double) guard.posts() * of.size()),
-                                of);
+                                Quantity.COUNT,
+                                of,
+                                tree -> guard.posts());
                     }
                 });
         by(tree -> Optional.of(tree.section().meshOpening()).filter(opening -> opening > 0))
@@ -137,12 +158,9 @@ public final class PlantingBill {
                                 "mesh for the walls of the holes, {} deep, openings {}",
                                 cm(0.23),
                                 Amount.fine(opening)),
-                        Amount.of(
-                                of.stream()
-                                        .mapToDouble(tree -> tree.section().mesh())
-                                        .sum(),
-                                Quantity.TAPE),
-                        of));
+                        Quantity.TAPE,
+                        of,
+                        tree -> tree.section().mesh()));
         sum(
                 "screens",
                 Phrase.of("shade cloth of 50 %, and three posts and a ring of mesh for each"),
@@ -156,10 +174,9 @@ public final class PlantingBill {
                 .forEach((kind, of) -> add(
                         "mulch",
                         Phrase.of("mulch: {}", Phrase.of(kind)),
-                        Amount.litres(of.stream()
-                                .mapToDouble(tree -> tree.section().mulchLitres())
-                                .sum()),
-                        of));
+                        Quantity.VOLUME,
+                        of,
+                        tree -> tree.section().mulchLitres()));
         sum(
                 "compost",
                 Phrase.of("compost for the holes"),
@@ -182,7 +199,11 @@ public final class PlantingBill {
                         .filter(school -> !school.key().equals(NONE))
                         .map(Way.School::name))
                 .forEach((name, of) -> add(
-                        "additive", Phrase.of("{}, a little for each", Phrase.of(name)), Amount.count(of.size()), of));
+                        "additive",
+                        Phrase.of("{}, a little for each", Phrase.of(name)),
+                        Quantity.COUNT,
+                        of,
+                        tree -> 1));
     }
 
     private void poured() {

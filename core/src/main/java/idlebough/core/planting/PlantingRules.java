@@ -267,7 +267,7 @@ public final class PlantingRules {
         boolean wet = setting.soil().slow() && !setting.footing().raised();
         boolean heavy = setting.texture().traits().heavy() || setting.soil().slow();
         Measured below = Measured.of(section.below(), READING, FINE_LENGTH);
-        List<Remedy> shallower = setting.ground().hole().own()
+        List<Remedy> shallower = setting.ground().hole().dug()
                 ? List.of(takeHole())
                 : List.of(way(PlantingWays.PIT, "fitted", "remedy.fitted"));
         if (wet) {
@@ -426,7 +426,7 @@ public final class PlantingRules {
         }
         return inTheEnd(section.endsLevel() ? FLARE_LEVEL : FLARE_BURIED)
                 .remedies(
-                        section.setting().ground().hole().own()
+                        section.setting().ground().hole().dug()
                                 ? List.of(takeHole())
                                 : section.loosened()
                                         ? List.of(way(PlantingWays.BASE, "firm", "remedy.firm"))

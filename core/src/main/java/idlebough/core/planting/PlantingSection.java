@@ -382,9 +382,6 @@ public record PlantingSection(
     }
 
     private static double mulchThatFits(Setting setting) {
-        if (setting.grown().crop().equals(AVOCADO)) {
-            return TABLE.value("mulch-fit.avocado");
-        }
         double ofKind = switch (setting.school(PlantingWays.MULCH_KIND).key()) {
             case "bark" -> TABLE.value("mulch-fit.bark");
             case "straw" -> TABLE.value("mulch-fit.straw");

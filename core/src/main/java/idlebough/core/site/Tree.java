@@ -89,6 +89,11 @@ public record Tree(
             return new Hole(depth, width, bottom, refill, raise, clear, other);
         }
 
+        /** Whether its depth, or how high the tree stands in it, is the grower's own. */
+        public boolean dug() {
+            return depth.isPresent() || refill.isPresent() || raise.isPresent();
+        }
+
         public boolean own() {
             return !equals(PROPOSED);
         }

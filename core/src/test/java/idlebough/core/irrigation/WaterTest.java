@@ -84,7 +84,7 @@ class WaterTest {
         // common practice: above 4 in/h mulch and frequent water, never a reason not to plant
         FirstSeason fast =
                 season(LocalDate.of(2027, 5, 1), 0, Optional.of(Shipped.pit(200, null, Texture.SANDY_LOAM)), 18, 4);
-        assertThat(WaterRules.judge("a", "A1", fast, PlantingWays.MULCH))
+        assertThat(WaterRules.judge("a", "A1", "apple", fast, PlantingWays.MULCH))
                 .singleElement()
                 .satisfies(finding -> {
                     assertThat(finding.rule()).isEqualTo(WaterRules.DROUGHTY);
@@ -101,7 +101,7 @@ class WaterTest {
     void aSmallBallInHotWeatherDriesInADay() {
         FirstSeason hot = season(LocalDate.of(2027, 7, 1), 8, Optional.empty(), 26, 6);
         assertThat(hot.tank().orElseThrow().days()).isLessThan(1);
-        assertThat(WaterRules.judge("a", "A1", hot, PlantingWays.MULCH))
+        assertThat(WaterRules.judge("a", "A1", "apple", hot, PlantingWays.MULCH))
                 .anySatisfy(finding -> assertThat(finding.rule()).isEqualTo(WaterRules.BALL_DRY));
         assertThat(hot.total()).isGreaterThan(hot.wateringIn());
         assertThat(hot.working().steps()).isNotEmpty();

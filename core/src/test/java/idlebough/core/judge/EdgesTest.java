@@ -714,7 +714,7 @@ class EdgesTest {
                 ball ? value : 0,
                 ball ? Optional.empty() : Optional.of(Shipped.pit(value)),
                 new PlantingClimate(with.equals("cool") ? 8 : 24, 6)));
-        return WaterRules.judge("t", "T", season, PlantingWays.MULCH);
+        return WaterRules.judge("t", "T", "apple", season, PlantingWays.MULCH);
     }
 
     /** A section whose flare or union ends where it is wanted, with two centimetres of settling either way. */
